@@ -1,0 +1,124 @@
+"""Settings. What differs between installations comes from the environment, else from var/settings.json of ./start."""
+
+import json
+import os
+from pathlib import Path
+
+ROOT = Path(__file__).resolve().parent.parent.parent
+_FILE = ROOT / "var" / "settings.json"
+_SAVED: dict[str, str] = json.loads(_FILE.read_text()) if _FILE.exists() else {}
+
+
+def _setting(name: str, default: str = "") -> str:
+    return os.environ.get(f"FORMULON_{name}") or _SAVED.get(name) or default
+
+
+SECRET_KEY = _setting("SECRET_KEY")
+if not SECRET_KEY:
+    raise SystemExit("There is no secret key. Run ./start, which makes one, or set FORMULON_SECRET_KEY.")
+
+DEBUG = False
+# The studio and the published sites answer under different host names, so that no cookie of the one reaches the other.
+STUDIO_HOST = _setting("STUDIO_HOST", "localhost")
+SITES_HOST = _setting("SITES_HOST", "127.0.0.1")
+ALLOWED_HOSTS = [STUDIO_HOST, SITES_HOST]
+HTTPS = _setting("HTTPS") == "1"
+
+INSTALLED_APPS = [
+    "django.contrib.admin",
+    "django.contrib.auth",
+    "django.contrib.contenttypes",
+    "django.contrib.messages",
+    "django.contrib.sessions",
+    "django.contrib.staticfiles",
+    "rest_framework",
+    "drf_spectacular",
+    "formulon.studio",
+]
+MIDDLEWARE = [
+    "formulon.studio.host.SitesHostMiddleware",
+    "django.middleware.security.SecurityMiddleware",
+    "formulon.studio.security.HeadersMiddleware",
+    "whitenoise.middleware.WhiteNoiseMiddleware",
+    "django.middleware.gzip.GZipMiddleware",
+    "django.contrib.sessions.middleware.SessionMiddleware",
+    "django.middleware.common.CommonMiddleware",
+    "django.middleware.csrf.CsrfViewMiddleware",
+    "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "django.contrib.messages.middleware.MessageMiddleware",
+]
+ROOT_URLCONF = "formulon.config.urls"
+WSGI_APPLICATION = "formulon.config.wsgi.application"
+TEMPLATES = [
+    {
+        "BACKEND": "django.template.backends.django.DjangoTemplates",
+        "APP_DIRS": True,
+        "OPTIONS": {
+            "context_processors": [
+                "django.template.context_processors.request",
+                "django.contrib.auth.context_processors.auth",
+                "django.contrib.messages.context_processors.messages",
+            ]
+        },
+    }
+]
+DATABASES = {
+    "default": {
+        "ENGINE": "django.db.backends.postgresql",
+        "HOST": _setting("DB_HOST", "127.0.0.1"),
+        "PORT": _setting("DB_PORT", "5432"),
+        "NAME": _setting("DB_NAME", "formulon"),
+        "USER": _setting("DB_USER", "formulon"),
+        "PASSWORD": _setting("DB_PASSWORD"),
+        "CONN_MAX_AGE": int(_setting("DB_CONN_MAX_AGE", "60")),
+        "CONN_HEALTH_CHECKS": True,
+    }
+}
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+AUTH_PASSWORD_VALIDATORS = [
+    {"NAME": "django.contrib.auth.password_validation.MinimumLengthValidator", "OPTIONS": {"min_length": 12}},
+    {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
+]
+LANGUAGE_CODE = "en-gb"
+TIME_ZONE = "UTC"
+USE_TZ = True
+
+STATIC_URL = "/static/"
+STATICFILES_DIRS = [ROOT / "web" / "dist", ("fonts", ROOT / "formulon" / "core" / "type" / "library")]
+WHITENOISE_USE_FINDERS = True
+# Vite writes an eight-character hash before the ending.
+WHITENOISE_IMMUTABLE_FILE_TEST = r"^.+[.-][0-9a-zA-Z_-]{8}\..+$"
+
+SESSION_COOKIE_HTTPONLY = True
+SESSION_COOKIE_SAMESITE = "Lax"
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = HTTPS
+CSRF_COOKIE_SAMESITE = "Lax"
+SECURE_REFERRER_POLICY = "same-origin"
+SECURE_CROSS_ORIGIN_OPENER_POLICY = "same-origin"
+X_FRAME_OPTIONS = "DENY"
+DATA_UPLOAD_MAX_MEMORY_SIZE = 4_000_000
+FILE_UPLOAD_MAX_MEMORY_SIZE = 4_000_000
+
+REST_FRAMEWORK = {
+    "DEFAULT_AUTHENTICATION_CLASSES": ["formulon.studio.api.access.SignedIn"],
+    "DEFAULT_PERMISSION_CLASSES": ["rest_framework.permissions.IsAuthenticated"],
+    "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
+    "DEFAULT_PARSER_CLASSES": ["rest_framework.parsers.JSONParser"],
+    "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
+    "EXCEPTION_HANDLER": "formulon.studio.api.problems.handle",
+    "DEFAULT_THROTTLE_RATES": {"sign-in": "20/min"},
+}
+SPECTACULAR_SETTINGS = {
+    "TITLE": "Formulon",
+    "VERSION": "0.1.0",
+    "DESCRIPTION": "What the studio's interface uses. Every answer is scoped to the workspaces of the person signed in.",
+    "SERVE_INCLUDE_SCHEMA": False,
+    "OAS_VERSION": "3.1.0",
+    "COMPONENT_SPLIT_REQUEST": True,
+}
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "handlers": {"console": {"class": "logging.StreamHandler"}},
+    "root": {"handlers": ["console"], "level": "WARNING"},
+}

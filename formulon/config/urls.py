@@ -1,0 +1,12 @@
+"""Addresses of the studio's host."""
+
+from django.contrib import admin
+from django.urls import include, path, re_path
+
+from formulon.studio.pages import interface
+
+urlpatterns = [
+    path("api/", include("formulon.studio.api.urls")),
+    path("admin/", admin.site.urls),
+    re_path(r"^(?!api/|admin/|static/).*$", interface),
+]

@@ -1,0 +1,86 @@
+"""Facts about pages: plain data that rules look at, whether predicted or measured."""
+
+from dataclasses import dataclass, field
+
+
+@dataclass(frozen=True, slots=True)
+class Place:
+    """Where a fact is: page, section and slot. Header and footer are sections of every page."""
+
+    page: str
+    section: str
+    slot: str
+
+
+@dataclass(frozen=True, slots=True)
+class TextRun:
+    """A text as drawn. Sizes in px and lines are by viewport width; lines are empty where they are not predicted."""
+
+    place: Place
+    text: str
+    tag: str
+    step: str
+    ground: str
+    ink: str
+    foreground: str
+    background: str
+    weight: int
+    sizes: dict[int, float]
+    lines: dict[int, int] = field(default_factory=dict)
+    unknown_glyphs: str = ""
+    placeholder: bool = False  # some of it is still to be written
+
+
+@dataclass(frozen=True, slots=True)
+class Target:
+    """Something to press: width and height in px by viewport width, and the gap to its like."""
+
+    place: Place
+    label: str
+    kind: str  # "button", "link" or "mark"
+    sizes: dict[int, tuple[float, float]]
+    gap_across: float
+    gap_down: float
+
+
+@dataclass(frozen=True, slots=True)
+class PictureFact:
+    """A picture: its text alternative, whether it only decorates, and whether its source exists."""
+
+    place: Place
+    source: str
+    alt: str
+    decorative: bool
+    found: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Destination:
+    """Where a button or link leads, and whether that is somewhere."""
+
+    place: Place
+    label: str
+    to: str
+    alive: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Words:
+    """The raw text of one slot."""
+
+    place: Place
+    label: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class PageHead:
+    """What search engines read of a page."""
+
+    place: Place
+    name: str
+    title: str
+    description: str
+
+
+Fact = TextRun | Target | PictureFact | Destination | Words | PageHead

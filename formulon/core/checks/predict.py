@@ -1,0 +1,146 @@
+"""predict(site, system): what is known of the pages without a browser."""
+
+from collections.abc import Iterator
+from dataclasses import replace
+from typing import Any
+
+from formulon.core.checks.facts import Destination, Fact, PageHead, PictureFact, Place, Target, TextRun, Words
+from formulon.core.site.catalogue import Slot, card_ground
+from formulon.core.site.geometry import box_of, box_width, px
+from formulon.core.site.model import PLACEHOLDER, Page, Section, Site
+from formulon.core.site.render import WIDTHS, mark_size, slot_values
+from formulon.core.system.model import System
+from formulon.core.type.lines import line_count, text_width
+from formulon.core.type.shaping import missing
+
+HEADER, FOOTER = "header", "footer"
+_MARK_HEIGHT = 44.0  # least height in px of the header's mark, by the style sheet
+_STATES = ("rest", "hover", "pressed")
+
+
+def predict(site: Site, system: System, pages: list[Page] | None = None) -> list[Fact]:
+    """All facts of the given pages, or of every page, in the order of the site."""
+    work = _Prediction(site, system)
+    return [fact for page in (site.pages if pages is None else pages) for fact in work.page(page)]
+
+
+class _Prediction:
+    def __init__(self, site: Site, system: System) -> None:
+        self.site, self.system = site, system
+        self.sizes = {name: {w: step.size(w) for w in WIDTHS} for name, step in system.steps.items()}
+        self.small_space = {w: px(system, "space/4", w) for w in WIDTHS}
+        self.link_padding = float(system.tokens["link/padding-block"].value["value"])
+        block = float(system.tokens["button/padding-block"].value["value"])
+        inline = float(system.tokens["button/padding-inline"].value["value"])
+        self.button_padding = (inline, block)
+
+    def page(self, page: Page) -> Iterator[Fact]:
+        yield PageHead(Place(page.id, "", ""), page.name, page.title, page.description)
+        yield from self.header(page)
+        for section in page.sections:
+            yield from self.section(page, section)
+        footer, contact = self.site.frame.footer, self.site.identity.contact
+        yield from self.section(page, footer)
+        yield from self.name(page, footer)
+        names = [p.name for p in (self.site.pages[0], *self.site.menu())] + [
+            way for way in (contact.email, contact.phone) if way
+        ]
+        yield from self.links(page, footer, names, across=footer.layout == "line")
+
+    def header(self, page: Page) -> Iterator[Fact]:
+        section = self.site.frame.header
+        yield from self.links(page, section, [p.name for p in self.site.menu()], across=True)
+        chosen = self.system.marks[section.ground].mark
+        mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
+        if mark:
+            width, height = mark_size(mark)
+            size = (_MARK_HEIGHT * width / height, _MARK_HEIGHT)
+        else:
+            step = self.system.steps["h3"]
+            size = (text_width(step.family, step.weight, self.site.identity.name, step.small), _MARK_HEIGHT)
+        place = Place(page.id, section.id, "mark")
+        yield Target(place, self.site.identity.name, "mark", dict.fromkeys(WIDTHS, size), 0, 0)
+        yield from self.name(page, section)
+        yield from self.section(page, section)
+
+    def name(self, page: Page, section: Section) -> Iterator[Fact]:
+        """The brand's name in type, where it has no mark for a section's ground."""
+        if self.system.marks[section.ground].mark is None:
+            place = Place(page.id, section.id, "mark")
+            yield self.run(place, self.site.identity.name, "span", "h3", section.ground, "heading")
+
+    def links(self, page: Page, section: Section, names: list[str], across: bool) -> Iterator[Fact]:
+        """The links of navigation and footer, in the body ink at the size of labels."""
+        step = self.system.steps["label"]
+        for index, name in enumerate(names):
+            place = Place(page.id, section.id, f"links/{index}")
+            yield self.run(place, name, "a", "label", section.ground, "body")
+            sizes = {}
+            for width, size in self.sizes["label"].items():
+                height = size * (step.line_height + 2 * self.link_padding)
+                sizes[width] = (text_width(step.family, step.weight, name, size), height)
+            yield Target(place, name, "link", sizes, self.small_space[360] if across else 0.0, 0.0)
+
+    def section(self, page: Page, section: Section) -> Iterator[Fact]:
+        layout = section.catalogue.layouts[section.layout]
+        for path, (slot, value) in slot_values(section).items():
+            parts = path.split("/")
+            general = f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else path
+            ground = card_ground(section.ground) if general in layout.card else section.ground
+            place = Place(page.id, section.id, path)
+            if slot.type == "text":
+                yield Words(place, slot.label, value)
+                yield self.text(place, section, slot, value, ground)
+            elif slot.type == "action":
+                yield Words(place, slot.label, value["label"])
+                yield from self.action(place, slot, value, ground)
+            elif slot.type == "picture":
+                yield self.picture(place, value)
+
+    def text(self, place: Place, section: Section, slot: Slot, value: str, ground: str) -> TextRun:
+        layout = section.catalogue.layouts[section.layout]
+        name = layout.steps.get(place.slot, slot.step)
+        step = self.system.steps[name]
+        shown = PLACEHOLDER.sub(r"[\1]", value)
+        lines = {}
+        for width in WIDTHS:
+            size = self.sizes[name][width]
+            room = box_width(self.system, box_of(layout, place.slot, width), width, size)
+            lines[width] = sum(
+                line_count(step.family, step.weight, part, size, room, step.tracking, self.site.identity.language)
+                for part in shown.split("\n")
+            )
+        run = self.run(place, shown, slot.tag, name, ground, slot.ink, lines)
+        return replace(run, placeholder=True) if shown != value else run
+
+    def run(
+        self, place: Place, text: str, tag: str, step: str, ground: str, ink: str, lines: dict[int, int] | None = None
+    ) -> TextRun:
+        set_in = self.system.steps[step]
+        behind = f"{ink.replace('/label/', '/fill/')}" if "/label/" in ink else "background"
+        return TextRun(
+            place, text, tag, step, ground, ink,
+            self.system.css(f"ground/{ground}/{ink}"), self.system.css(f"ground/{ground}/{behind}"),
+            set_in.weight, self.sizes[step], lines or {}, missing(set_in.family, text),
+        )  # fmt: skip
+
+    def action(self, place: Place, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
+        label, to = value["label"], value["to"]
+        for state in _STATES:
+            yield self.run(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
+        step = self.system.steps["label"]
+        sizes = {}
+        inline, block = (0.0, self.link_padding) if slot.variant == "text" else self.button_padding
+        border = 0.0 if slot.variant == "text" else 2 * px(self.system, "shape/border", 360)
+        for width, size in self.sizes["label"].items():
+            wide = text_width(step.family, step.weight, label, size) + 2 * inline * size + border
+            sizes[width] = (wide, size * (step.line_height + 2 * block) + border)
+        gap = px(self.system, "space/3", 360)
+        yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
+        alive = bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)
+        yield Destination(place, label, to, alive)
+
+    def picture(self, place: Place, value: dict[str, Any]) -> PictureFact:
+        source = value["source"]
+        found = not source.startswith("asset:") or self.site.asset(source[6:]) is not None
+        return PictureFact(place, source, value["alt"], value["decorative"], found)

@@ -1,0 +1,44 @@
+"""Pictures have a text alternative (WCAG 2.2 SC 1.1.1)."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.facts import PictureFact
+from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.site.model import Site
+from formulon.core.site.pictures import describe
+from formulon.core.system.model import System
+
+
+def mend(site: Site, system: System, picture: PictureFact, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
+    if picture.found:
+        if picture.source.startswith("drawn:"):
+            text = describe(picture.source)
+        else:
+            asset = site.asset(picture.source[6:])
+            text = asset.name if asset else ""
+        if text:
+            yield Proposal(f"Describe it: “{text}”", change_slot(site, picture.place, "alt", text))
+        yield Proposal("It only decorates", change_slot(site, picture.place, "decorative", True))
+    yield Proposal("Take the picture out", change_slot(site, picture.place, None, None))
+
+
+@rule(
+    id="content/alternative-text",
+    title="Pictures are described, or marked as decoration",
+    standard=Ref("WCAG 2.2", "1.1.1", "A"),
+    severity="stop",
+    looks_at=PictureFact,
+    applies_if=lambda picture: not picture.decorative or not picture.found,
+    rationale="People who do not see a picture hear its description; a picture that only decorates says so instead.",
+    messages={
+        "missing": "The picture has no description, and is not marked as decoration.",
+        "not-found": "The picture “{source}” is not there any more.",
+    },
+    mend=mend,
+)
+def alternative_text(picture: PictureFact, _: Mapping[str, float]) -> Iterator[Verdict]:
+    if not picture.found:
+        yield Verdict("not-found", values={"source": picture.source})
+    elif not picture.alt.strip():
+        yield Verdict("missing")

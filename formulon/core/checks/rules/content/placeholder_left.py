@@ -1,0 +1,45 @@
+"""No placeholder is left (common practice)."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.facts import Words
+from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.rules.content.slots import change_slot, find_section, remove_section
+from formulon.core.site.changes import Change, pointer
+from formulon.core.site.model import PLACEHOLDER, Site
+from formulon.core.system.model import System
+
+
+def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
+    rest = PLACEHOLDER.sub("", words.text).strip()
+    if rest:
+        yield Proposal("Leave that part out", change_slot(site, words.place, None, rest))
+    found = find_section(site, words.place)
+    if found is None:
+        return
+    document, base, section = found
+    parts = words.place.slot.split("/")
+    if parts[0] == "items" and len(section.content["items"]) > 1:
+        path = pointer(*base, "content", "items", int(parts[1]))
+        yield Proposal("Take this card out", (Change(document=document, patch=[{"op": "remove", "path": path}]),))
+    if parts[-1] != "label":
+        yield Proposal("Leave the text out", change_slot(site, words.place, None, None))
+    page = site.page(words.place.page)
+    if page and len(page.sections) > 1:
+        yield Proposal("Take the section out", remove_section(site, words.place))
+
+
+@rule(
+    id="content/placeholder-left",
+    title="No placeholder is left",
+    standard=COMMON_PRACTICE,
+    severity="stop",
+    looks_at=Words,
+    rationale="The brief does not hold this; a placeholder on a published page tells visitors that nobody looked.",
+    messages={"left": "{label}: “{wanted}” is still to be written."},
+    mend=mend,
+)
+def placeholder_left(words: Words, _: Mapping[str, float]) -> Iterator[Verdict]:
+    found = PLACEHOLDER.search(words.text)
+    if found:
+        yield Verdict("left", values={"label": words.label, "wanted": found[1]})

@@ -1,0 +1,40 @@
+"""Changes to one slot of a section, for the fixes of several rules."""
+
+from typing import Any
+
+from formulon.core.checks.facts import Place
+from formulon.core.site.changes import Change, pointer
+from formulon.core.site.model import Section, Site
+
+
+def find_section(site: Site, place: Place) -> tuple[str, tuple[str | int, ...], Section] | None:
+    """The document that holds a place's section, the path to the section in it, and the section."""
+    for name, section in (("header", site.frame.header), ("footer", site.frame.footer)):
+        if section.id == place.section:
+            return "frame", (name,), section
+    page = site.page(place.page)
+    for index, section in enumerate(page.sections if page else []):
+        if section.id == place.section:
+            return f"page:{place.page}", ("sections", index), section
+    return None
+
+
+def change_slot(site: Site, place: Place, key: str | None, value: Any) -> tuple[Change, ...]:
+    """Sets one key of a slot's value, or the whole slot where `key` is None; takes the slot out for None as value."""
+    found = find_section(site, place)
+    if found is None:
+        return ()
+    document, base, _ = found
+    parts: list[str | int] = [int(part) if part.isdigit() else part for part in place.slot.split("/")]
+    path = pointer(*base, "content", *parts, *([key] if key else []))
+    if value is None:
+        return (Change(document=document, patch=[{"op": "remove", "path": path}]),)
+    return (Change(document=document, patch=[{"op": "replace", "path": path, "value": value}]),)
+
+
+def remove_section(site: Site, place: Place) -> tuple[Change, ...]:
+    """Takes the section of a place off its page; header and footer stay."""
+    found = find_section(site, place)
+    if found is None or found[0] == "frame":
+        return ()
+    return (Change(document=found[0], patch=[{"op": "remove", "path": pointer(*found[1])}]),)

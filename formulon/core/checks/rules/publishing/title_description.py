@@ -1,0 +1,61 @@
+"""Every page has a title (WCAG 2.2 SC 2.4.2) and a description (common practice)."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.facts import PageHead
+from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Ref, Verdict, rule
+from formulon.core.site.changes import Change
+from formulon.core.site.model import PLACEHOLDER, Page, Site
+from formulon.core.site.render import slot_values
+from formulon.core.site.writer import shorten
+from formulon.core.system.model import System
+
+
+def own_words(page: Page) -> str:
+    """The page's first running text that holds no placeholder."""
+    for section in page.sections:
+        for slot, value in slot_values(section).values():
+            if slot.type == "text" and slot.step in ("intro", "body") and not PLACEHOLDER.search(value):
+                return " ".join(value.split())
+    return ""
+
+
+def mend(site: Site, system: System, head: PageHead, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+    page = site.page(head.place.page)
+    if page is None:
+        return
+    document = f"page:{page.id}"
+    if verdict.code == "no-title":
+        title = f"{page.name} – {site.identity.name}"
+        patch = {"op": "replace", "path": "/title", "value": title}
+        yield Proposal(f"“{title}”", (Change(document=document, patch=[patch]),))
+        return
+    for text in filter(None, (own_words(page), site.identity.does, site.identity.strapline)):
+        description = shorten(text, int(options["description-most"]))
+        patch = {"op": "replace", "path": "/description", "value": description}
+        yield Proposal(f"“{description}”", (Change(document=document, patch=[patch]),))
+    plain = f"{page.name}: {site.identity.name}."
+    patch = {"op": "replace", "path": "/description", "value": plain}
+    yield Proposal(f"“{plain}”", (Change(document=document, patch=[patch]),))
+
+
+@rule(
+    id="publishing/title-description",
+    title="Every page has a title and a description",
+    standard=Ref("WCAG 2.2", "2.4.2", "A"),
+    severity="stop",
+    looks_at=PageHead,
+    options={"description-most": 155},
+    rationale="The title names the page in tabs, search results and screen readers; the description is read in search results.",
+    messages={
+        "no-title": "The page {name} has no title.",
+        "no-description": "The page {name} has no description.",
+    },
+    mend=mend,
+    refs={"no-description": COMMON_PRACTICE},
+)
+def title_description(head: PageHead, _: Mapping[str, float]) -> Iterator[Verdict]:
+    if not head.title.strip():
+        yield Verdict("no-title", values={"name": head.name})
+    if not head.description.strip():
+        yield Verdict("no-description", values={"name": head.name})

@@ -1,0 +1,162 @@
+"""The command `formulon`: the pipeline of core without a database. The only module of core that reads and writes files."""
+
+import json
+import sys
+from collections.abc import Callable
+from functools import wraps
+from pathlib import Path
+from typing import Any, TypeVar
+
+import click
+
+from formulon.core.checks.runner import Report, check_site
+from formulon.core.color.contrast import contrast_ratio, relative_luminance, shown
+from formulon.core.color.difference import difference
+from formulon.core.color.parse import parse_color
+from formulon.core.errors import FormulonError, SiteError
+from formulon.core.formats.documents import load_choices, load_identity, load_site
+from formulon.core.formats.schemas import schemas
+from formulon.core.site.model import Site
+from formulon.core.site.render import render
+from formulon.core.system.css import properties_css
+from formulon.core.system.resolve import resolve
+
+F = TypeVar("F", bound=Callable[..., Any])
+
+
+def _plain_errors(command: F) -> F:
+    """Turns core's errors into one line and exit code 2."""
+
+    @wraps(command)
+    def run(*args: Any, **kwargs: Any) -> Any:
+        try:
+            return command(*args, **kwargs)
+        except FormulonError as error:
+            click.echo(str(error), err=True)
+            sys.exit(2)
+
+    return run  # type: ignore[return-value]
+
+
+def _read(path: str | Path) -> bytes:
+    try:
+        return Path(path).read_bytes()
+    except OSError as error:
+        raise SiteError(f"{path}: the file cannot be read ({error.strerror}). Check its name and your rights.") from error
+
+
+def _site(path: str) -> Site:
+    folder = Path(path).parent.resolve()
+
+    def open_file(name: str) -> bytes:
+        target = (folder / name).resolve()
+        if not target.is_relative_to(folder):
+            raise SiteError(f"{path}: “{name}” lies outside the folder of the site. Keep its files together.")
+        return _read(target)
+
+    return load_site(_read(path), path, open_file)
+
+
+def _print(data: Any) -> None:
+    click.echo(json.dumps(data, ensure_ascii=False, indent=2))
+
+
+@click.group(context_settings={"help_option_names": ["-h", "--help"]})
+def main() -> None:
+    """From a brand identity to a checked site."""
+
+
+@main.command()
+@click.argument("first")
+@click.argument("second")
+@click.option("--format", "form", type=click.Choice(["text", "json"]), default="text")
+@_plain_errors
+def contrast(first: str, second: str, form: str) -> None:
+    """WCAG contrast ratio of two colours, in any CSS form."""
+    a, b = parse_color(first), parse_color(second)
+    ratio = contrast_ratio(a.rgb, b.rgb)
+    passes = {"text-AA": ratio >= 4.5, "text-AAA": ratio >= 7, "large-AA": ratio >= 3, "large-AAA": ratio >= 4.5}
+    if form == "json":
+        colors = [{"value": c.source, "hex": c.hex, "luminance": relative_luminance(c.rgb)} for c in (a, b)]
+        _print({"ratio": ratio, "delta_e_2000": difference(a.rgb, b.rgb), "colors": colors, "passes": passes})
+        return
+    click.echo(f"{a.hex} on {b.hex}: {shown(ratio)}")
+    for name, needed in (("Text, AA", 4.5), ("Text, AAA", 7.0), ("Large text and boundaries, AA", 3.0)):
+        click.echo(f"  {name:<30} {needed:>3g}:1  {'passes' if ratio >= needed else 'fails'}")
+
+
+@main.command(name="resolve")
+@click.argument("identity")
+@click.option("--choices", default=None, help="A CHOICES.json.")
+@click.option("--format", "form", type=click.Choice(["json", "css"]), default="json")
+@_plain_errors
+def resolve_command(identity: str, choices: str | None, form: str) -> None:
+    """The style system of IDENTITY.json."""
+    chosen = load_choices(_read(choices), choices) if choices else None
+    system = resolve(load_identity(_read(identity), identity), chosen)
+    if form == "css":
+        click.echo(properties_css(system), nl=False)
+    else:
+        _print(system.to_json())
+
+
+@main.command()
+@click.argument("site")
+@click.option("--out", required=True, help="The folder to write into; files of the same name are replaced.")
+@click.option("--format", "form", type=click.Choice(["text", "json"]), default="text")
+@_plain_errors
+def build(site: str, out: str, form: str) -> None:
+    """The pages of SITE.json as static files."""
+    made = _site(site)
+    files = render(made, resolve(made.identity, made.choices))
+    try:
+        for name, data in files.items():
+            target = Path(out) / name
+            target.parent.mkdir(parents=True, exist_ok=True)
+            target.write_bytes(data)
+    except OSError as error:
+        raise SiteError(f"{out}: the pages cannot be written ({error.strerror}). Choose another folder.") from error
+    if form == "json":
+        _print({"out": out, "files": [{"path": name, "bytes": len(data)} for name, data in files.items()]})
+    else:
+        click.echo(f"{len(made.pages)} pages, {len(files)} files in {out}.")
+
+
+@main.command()
+@click.argument("site")
+@click.option("--format", "form", type=click.Choice(["text", "json"]), default="text")
+@_plain_errors
+def check(site: str, form: str) -> None:
+    """Preflight of SITE.json from predicted facts. Exit code 1 when something stops a release."""
+    report = check_site(_site(site))
+    if form == "json":
+        _print(report.to_json())
+    else:
+        _print_report(report)
+    sys.exit(1 if report.stopped else 0)
+
+
+def _print_report(report: Report) -> None:
+    for finding in report.findings:
+        width = f"{finding.width} px" if finding.width else ""
+        where = " · ".join(filter(None, (finding.page, finding.section, finding.target, width)))
+        click.echo(f"{finding.severity if finding.outcome == 'fail' else 'cannot tell'}  {finding.rule}  {where}")
+        click.echo(f"      {finding.message}")
+        for fix in finding.fixes:
+            click.echo(f"      → {fix.label}")
+    counts = report.counts
+    click.echo(
+        f"{counts['pass']} checks pass, {counts['stop']} stop the release, {counts['note']} are notes, "
+        f"{counts['cannot-tell']} cannot be told."
+    )
+
+
+@main.command()
+@click.argument("name", type=click.Choice(sorted(schemas())))
+def schema(name: str) -> None:
+    """The JSON Schema of a document, or of what a command prints."""
+    _print(schemas()[name])
+
+
+if __name__ == "__main__":
+    main()

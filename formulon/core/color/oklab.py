@@ -1,0 +1,79 @@
+"""OKLab and OKLCH, vectorised. Arrays have shape (..., 3).
+
+Source of the matrices: Björn Ottosson, "A perceptual color space for image processing" (2020), in the double
+precision of CSS Color 4, section 9.2 and its sample code. Lightness is 0–1, hue is in degrees.
+"""
+
+import numpy as np
+from numpy.typing import ArrayLike
+
+from formulon.core.color.srgb import RGB, Floats, from_linear, to_linear_wcag
+
+_RGB_TO_LMS = np.array(
+    [
+        [0.4122214694707629, 0.5363325372617349, 0.0514459932675022],
+        [0.2119034958178251, 0.6806995506452344, 0.1073969535369405],
+        [0.0883024591900564, 0.2817188391361215, 0.6299787016738222],
+    ]
+)
+_LMS_TO_LAB = np.array(
+    [
+        [0.2104542683093140, 0.7936177747023054, -0.0040720430116193],
+        [1.9779985324311684, -2.4285922420485799, 0.4505937096174110],
+        [0.0259040424655478, 0.7827717124575296, -0.8086757549230774],
+    ]
+)
+_LMS_TO_RGB = np.linalg.inv(_RGB_TO_LMS)
+_LAB_TO_LMS = np.linalg.inv(_LMS_TO_LAB)
+
+
+def rgb_to_oklab(rgb8: ArrayLike) -> Floats:
+    """OKLab of eight-bit sRGB colours."""
+    return np.asarray(np.cbrt(to_linear_wcag(rgb8) @ _RGB_TO_LMS.T) @ _LMS_TO_LAB.T)
+
+
+def oklab_to_linear(lab: ArrayLike) -> Floats:
+    """Linear sRGB, outside 0–1 where the colour is out of gamut, of OKLab colours."""
+    return np.asarray(((np.asarray(lab) @ _LAB_TO_LMS.T) ** 3) @ _LMS_TO_RGB.T)
+
+
+def oklab_to_oklch(lab: ArrayLike) -> Floats:
+    """OKLCH of OKLab colours; hue 0–360, and 0 for greys."""
+    lab = np.asarray(lab, dtype=np.float64)
+    chroma = np.hypot(lab[..., 1], lab[..., 2])
+    hue = np.degrees(np.arctan2(lab[..., 2], lab[..., 1])) % 360
+    return np.stack([lab[..., 0], chroma, np.where(chroma < 1e-4, 0.0, hue)], axis=-1)
+
+
+def oklch_to_oklab(lch: ArrayLike) -> Floats:
+    """OKLab of OKLCH colours."""
+    lch = np.asarray(lch, dtype=np.float64)
+    hue = np.radians(lch[..., 2])
+    return np.stack([lch[..., 0], lch[..., 1] * np.cos(hue), lch[..., 1] * np.sin(hue)], axis=-1)
+
+
+def rgb_to_oklch(rgb8: ArrayLike) -> Floats:
+    """OKLCH of eight-bit sRGB colours."""
+    return oklab_to_oklch(rgb_to_oklab(rgb8))
+
+
+def oklch_to_rgb(lch: ArrayLike) -> list[RGB]:
+    """Eight-bit sRGB of OKLCH colours, shape (n, 3), brought into gamut by reducing chroma at constant lightness
+    and hue (the approach of CSS Color 4, section 13.2, by plain bisection without the local clip)."""
+    lch = np.atleast_2d(np.asarray(lch, dtype=np.float64)).copy()
+    lch[:, 0] = np.clip(lch[:, 0], 0, 1)
+    low, high = np.zeros(len(lch)), lch[:, 1].copy()
+    outside = ~_in_gamut(oklab_to_linear(oklch_to_oklab(lch)))
+    if outside.any():
+        for _ in range(14):
+            middle = (low + high) / 2
+            trial = np.stack([lch[:, 0], middle, lch[:, 2]], axis=-1)
+            fits = _in_gamut(oklab_to_linear(oklch_to_oklab(trial)))
+            low, high = np.where(fits, middle, low), np.where(fits, high, middle)
+        lch[outside, 1] = low[outside]
+    rgb = np.rint(np.clip(from_linear(oklab_to_linear(oklch_to_oklab(lch))), 0, 1) * 255).astype(int)
+    return [(int(r), int(g), int(b)) for r, g, b in rgb]
+
+
+def _in_gamut(linear: Floats) -> np.ndarray[tuple[int, ...], np.dtype[np.bool_]]:
+    return np.asarray(((linear >= -1e-6) & (linear <= 1 + 1e-6)).all(axis=-1))

@@ -1,0 +1,77 @@
+"""OKLab and OKLCH of single colours in plain floats, where arrays of one would cost more than the arithmetic.
+
+The same formulas as oklab.py, from the same matrices; a test holds the two together.
+"""
+
+import math
+
+from formulon.core.color.contrast import _LINEAR
+from formulon.core.color.oklab import _LAB_TO_LMS, _LMS_TO_LAB, _LMS_TO_RGB, _RGB_TO_LMS
+from formulon.core.color.srgb import RGB
+
+Triple = tuple[float, float, float]
+_A, _B = tuple(map(tuple, _RGB_TO_LMS.tolist())), tuple(map(tuple, _LMS_TO_LAB.tolist()))
+_C, _D = tuple(map(tuple, _LAB_TO_LMS.tolist())), tuple(map(tuple, _LMS_TO_RGB.tolist()))
+_STEPS = 14
+
+
+def _times(matrix: tuple[tuple[float, ...], ...], v: Triple) -> Triple:
+    (a, b, c), (d, e, f), (g, h, i) = matrix
+    x, y, z = v
+    return a * x + b * y + c * z, d * x + e * y + f * z, g * x + h * y + i * z
+
+
+def oklab(rgb: RGB) -> Triple:
+    """OKLab of an eight-bit sRGB colour."""
+    long, medium, short = _times(_A, (_LINEAR[rgb[0]], _LINEAR[rgb[1]], _LINEAR[rgb[2]]))
+    return _times(_B, (math.cbrt(long), math.cbrt(medium), math.cbrt(short)))
+
+
+def oklch(rgb: RGB) -> Triple:
+    """OKLCH of an eight-bit sRGB colour; hue 0–360, and 0 for greys."""
+    return lab_to_lch(oklab(rgb))
+
+
+def lab_to_lch(lab: Triple) -> Triple:
+    chroma = math.hypot(lab[1], lab[2])
+    return lab[0], chroma, math.degrees(math.atan2(lab[2], lab[1])) % 360 if chroma >= 1e-4 else 0.0
+
+
+def rgb_of(lightness: float, chroma: float, hue: float) -> RGB:
+    """Eight-bit sRGB of an OKLCH colour, brought into gamut as in oklab.oklch_to_rgb."""
+    lightness = min(1.0, max(0.0, lightness))
+    cos, sin = math.cos(math.radians(hue)), math.sin(math.radians(hue))
+    linear = _linear(lightness, chroma, cos, sin)
+    if not _inside(linear):
+        low, high = 0.0, chroma
+        for _ in range(_STEPS):
+            middle = (low + high) / 2
+            if _inside(_linear(lightness, middle, cos, sin)):
+                low = middle
+            else:
+                high = middle
+        linear = _linear(lightness, low, cos, sin)
+    r, g, b = (_encode(value) for value in linear)
+    return r, g, b
+
+
+def mixed(a: RGB, b: RGB, share: float) -> RGB:
+    """`share` of b mixed into a, in OKLab, brought into sRGB."""
+    first, second = oklab(a), oklab(b)
+    lightness, x, y = (p * (1 - share) + q * share for p, q in zip(first, second, strict=True))
+    return rgb_of(*lab_to_lch((lightness, x, y)))
+
+
+def _linear(lightness: float, chroma: float, cos: float, sin: float) -> Triple:
+    long, medium, short = _times(_C, (lightness, chroma * cos, chroma * sin))
+    return _times(_D, (long**3, medium**3, short**3))
+
+
+def _inside(linear: Triple) -> bool:
+    return min(linear) >= -1e-6 and max(linear) <= 1 + 1e-6
+
+
+def _encode(value: float) -> int:
+    value = min(1.0, max(0.0, value))
+    curved = 12.92 * value if value <= 0.0031308 else 1.055 * value ** (1 / 2.4) - 0.055
+    return round(curved * 255)

@@ -1,0 +1,58 @@
+"""Ramps: the light-to-dark series of one colour, 100–900, with the exact colour at its own place.
+
+Lightness runs evenly in OKLCH from the lightest step to the anchor and from the anchor to the darkest, hue is kept
+straight, chroma eases off towards both ends and is reduced into gamut (see oklab.oklch_to_rgb).
+"""
+
+import numpy as np
+
+from formulon.core.color.oklab import oklch_to_rgb, rgb_to_oklch
+from formulon.core.color.srgb import RGB, Floats
+
+STEPS = (100, 200, 300, 400, 500, 600, 700, 800, 900)
+NEUTRAL_STEPS = (50, *STEPS, 950)
+_LIGHTEST, _DARKEST = 0.965, 0.235
+_EVEN = np.linspace(_LIGHTEST, _DARKEST, len(STEPS))
+_NEUTRAL_LIGHTNESS = np.array([0.985, 0.955, 0.91, 0.85, 0.76, 0.65, 0.54, 0.44, 0.34, 0.25, 0.17])
+
+
+def ramp_lch(rgb: RGB) -> tuple[int, Floats]:
+    """The anchor's index in STEPS and the OKLCH series, shape (9, 3), of one exact colour."""
+    lightness, chroma, hue = rgb_to_oklch(np.array(rgb))
+    anchor = int(np.argmin(np.abs(_EVEN - lightness)))
+    low, high = min(_DARKEST, lightness - 0.012 * (8 - anchor)), max(_LIGHTEST, lightness + 0.012 * anchor)
+    series = np.empty(9)
+    series[: anchor + 1] = np.linspace(high, lightness, anchor + 1) if anchor else lightness
+    series[anchor:] = np.linspace(lightness, low, 9 - anchor) if anchor < 8 else lightness
+    series = np.clip(series, 0.02, 0.995)
+    series[anchor] = lightness
+    # Chroma falls to a third at white and to six tenths at black, in step with the distance from the anchor.
+    share = np.where(
+        series >= lightness,
+        1 - 0.68 * ((series - lightness) / max(1 - lightness, 1e-6)),
+        1 - 0.40 * ((lightness - series) / max(lightness, 1e-6)),
+    )
+    return anchor, np.stack([series, chroma * share, np.full(9, hue)], axis=-1)
+
+
+def ramps(colors: list[RGB]) -> list[dict[int, RGB]]:
+    """One ramp per colour, each of STEPS → eight-bit sRGB; the exact colour itself stands unaltered in its ramp."""
+    if not colors:
+        return []
+    made = [ramp_lch(rgb) for rgb in colors]
+    flat = oklch_to_rgb(np.concatenate([lch for _, lch in made]))
+    result = []
+    for index, (anchor, _) in enumerate(made):
+        ramp = dict(zip(STEPS, flat[index * 9 : index * 9 + 9], strict=True))
+        ramp[STEPS[anchor]] = colors[index]
+        result.append(ramp)
+    return result
+
+
+def neutral_ramp(tint: RGB) -> dict[int, RGB]:
+    """Eleven near-greys, 50–950, lightly tinted with the hue of `tint`."""
+    _, chroma, hue = rgb_to_oklch(np.array(tint))
+    amount = min(0.018, chroma * 0.14)
+    ease = np.array([0.35, 0.55, 0.8, 1, 1, 1, 1, 1, 1, 1, 0.9])
+    lch = np.stack([_NEUTRAL_LIGHTNESS, amount * ease, np.full(11, hue)], axis=-1)
+    return dict(zip(NEUTRAL_STEPS, oklch_to_rgb(lch), strict=True))

@@ -1,0 +1,45 @@
+"""sRGB values: eight-bit triples, hexadecimal text, and the transfer function that WCAG writes.
+
+Arrays have shape (..., 3). Eight-bit values are integers 0–255, fractional values are 0–1.
+"""
+
+import re
+
+import numpy as np
+from numpy.typing import ArrayLike, NDArray
+
+RGB = tuple[int, int, int]
+Floats = NDArray[np.float64]
+
+_HEX = re.compile(r"#([0-9a-fA-F]{6})\Z")
+
+
+def from_hex(text: str) -> RGB:
+    """Eight-bit sRGB of `#rrggbb`. Raises ValueError for any other form."""
+    found = _HEX.match(text)
+    if not found:
+        raise ValueError(f"{text!r} is not of the form #rrggbb")
+    number = int(found[1], 16)
+    return number >> 16, number >> 8 & 255, number & 255
+
+
+def to_hex(rgb: RGB) -> str:
+    """`#rrggbb`, lower case."""
+    return f"#{rgb[0]:02x}{rgb[1]:02x}{rgb[2]:02x}"
+
+
+def to_linear_wcag(rgb8: ArrayLike) -> Floats:
+    """Linear components, 0–1, of eight-bit sRGB, shape (..., 3).
+
+    Source: WCAG 2.2, definition of relative luminance (threshold 0.04045).
+    """
+    c = np.asarray(rgb8, dtype=np.float64) / 255.0
+    return np.asarray(np.where(c <= 0.04045, c / 12.92, ((c + 0.055) / 1.055) ** 2.4))
+
+
+def from_linear(linear: ArrayLike) -> Floats:
+    """Gamma-encoded sRGB, 0–1 where in gamut, of linear components. Source: CSS Color 4, section 10.2."""
+    c = np.asarray(linear, dtype=np.float64)
+    magnitude = np.abs(c)
+    curved = np.sign(c) * (1.055 * np.power(magnitude, 1 / 2.4) - 0.055)
+    return np.asarray(np.where(magnitude <= 0.0031308, 12.92 * c, curved))

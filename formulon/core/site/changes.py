@@ -1,0 +1,91 @@
+"""Changes: structured edits of a site's documents, as JSON Patch (RFC 6902).
+
+A site is cut into documents that are revised apart: "identity", "choices", "frame" and "page:<id>" for each page.
+"""
+
+from collections.abc import Iterable
+from typing import Any
+
+import jsonpatch
+import jsonpointer
+from pydantic import ValidationError
+
+from formulon.core.errors import ChangeError
+from formulon.core.site.model import Frame, Page, Site
+from formulon.core.system.choices import Choices
+from formulon.core.system.identity import Identity, Model
+
+
+class Change(Model):
+    """A JSON Patch on one document."""
+
+    document: str
+    patch: list[dict[str, Any]]
+
+
+def model_of(document: str) -> type[Model]:
+    """The model that a document must fit. Raises ChangeError for a name that is none."""
+    if document.startswith("page:"):
+        return Page
+    models: dict[str, type[Model]] = {"identity": Identity, "choices": Choices, "frame": Frame}
+    try:
+        return models[document]
+    except KeyError:
+        raise ChangeError(f"There is no document “{document}”.") from None
+
+
+def patched(document: str, body: dict[str, Any], patch: list[dict[str, Any]]) -> dict[str, Any]:
+    """The body after a patch, checked and in its full form. Raises ChangeError with what does not fit."""
+    try:
+        changed = jsonpatch.apply_patch(body, patch)
+    except (jsonpatch.JsonPatchException, jsonpointer.JsonPointerException, TypeError, ValueError, KeyError) as error:
+        raise ChangeError(f"The change does not fit the document “{document}” as it is now: {error}") from error
+    return checked(document, changed)
+
+
+def checked(document: str, body: Any) -> dict[str, Any]:
+    """A body in its full form. Raises ChangeError with the first thing that does not fit, in words."""
+    try:
+        return model_of(document).model_validate(body).model_dump()
+    except ValidationError as error:
+        raise ChangeError(explain(error)) from error
+
+
+def explain(error: ValidationError) -> str:
+    """The first problem of a validation, as a sentence that names its place."""
+    first = error.errors()[0]
+    place = ".".join(str(part) for part in first["loc"])
+    message = first["msg"].removeprefix("Value error, ")
+    more = f" ({error.error_count() - 1} more)" if error.error_count() > 1 else ""
+    return f"{place}: {message}{more}" if place else f"{message}{more}"
+
+
+def documents(site: Site) -> dict[str, dict[str, Any]]:
+    """The documents of a site by name."""
+    made = {
+        "identity": site.identity.model_dump(),
+        "choices": site.choices.model_dump(),
+        "frame": site.frame.model_dump(),
+    }
+    return made | {f"page:{page.id}": page.model_dump() for page in site.pages}
+
+
+def apply(site: Site, changes: Iterable[Change]) -> Site:
+    """The site after changes. Raises ChangeError where one does not fit."""
+    made = documents(site)
+    for change in changes:
+        if change.document not in made:
+            raise ChangeError(f"There is no document “{change.document}”.")
+        made[change.document] = patched(change.document, made[change.document], change.patch)
+    return Site(
+        identity=Identity.model_validate(made["identity"]),
+        choices=Choices.model_validate(made["choices"]),
+        frame=Frame.model_validate(made["frame"]),
+        pages=[Page.model_validate(body) for name, body in made.items() if name.startswith("page:")],
+        assets=site.assets,
+    )
+
+
+def pointer(*parts: str | int) -> str:
+    """A JSON Pointer (RFC 6901) of the given parts."""
+    return str(jsonpointer.JsonPointer.from_parts(parts).path)

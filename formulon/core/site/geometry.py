@@ -1,0 +1,40 @@
+"""Widths of boxes at a viewport width, from the tokens and the catalogue, as the style sheet lays them out."""
+
+from formulon.core.site.catalogue import Box, Layout
+from formulon.core.system.model import System
+
+GRID_FROM = 768  # px of viewport from which the 12 columns stand side by side
+COLUMNS = 12
+
+
+def px(system: System, path: str, viewport: float) -> float:
+    """A dimension token in px at a viewport width, fluid between 360 and 1280 px."""
+    value = system.tokens[path].value
+    if "value" in value:
+        return float(value["value"])
+    share = min(1.0, max(0.0, (viewport - 360) / (1280 - 360)))
+    return float(value["small"] + (value["large"] - value["small"]) * share)
+
+
+def content_width(system: System, viewport: float) -> float:
+    """Width in px of a section's content."""
+    return min(px(system, "space/container", viewport), viewport - 2 * px(system, "space/gutter", viewport))
+
+
+def box_of(layout: Layout, slot: str, viewport: float) -> Box:
+    """The box of a slot; item slots are written without their number ("items/title")."""
+    parts = slot.split("/")
+    name = f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else slot
+    if viewport < GRID_FROM:
+        return layout.phone_boxes.get(name, Box())
+    return layout.boxes.get(name, Box())
+
+
+def box_width(system: System, box: Box, viewport: float, size: float) -> float:
+    """Width in px of a text's box; `size` is the text's size in px."""
+    content = content_width(system, viewport)
+    columns = box.columns if viewport >= GRID_FROM else COLUMNS
+    gap = px(system, "space/4", viewport)
+    width = (content + gap) * columns / COLUMNS - gap
+    width -= sum(px(system, f"space/{name}", viewport) for name in box.inset)
+    return min(width, box.most_em * size) if box.most_em else width

@@ -1,0 +1,161 @@
+"""Site, pages and sections: the content of a site, apart from how it looks."""
+
+import re
+from typing import Any, Self
+
+from pydantic import Field, field_validator, model_validator
+
+from formulon.core.site.catalogue import CATALOGUE, Kind, Slot
+from formulon.core.system.choices import Choices, GroundName
+from formulon.core.system.identity import Identity, Model
+
+_DESTINATION = re.compile(
+    r"(page:[a-z0-9-]{1,60}|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,200}|tel:\+?[0-9 ()./-]{1,40})?"
+)
+PLACEHOLDER = re.compile(r"\[\[(.+?)\]\]", re.DOTALL)
+
+
+class Action(Model):
+    """A button or link: its label and where it leads. Empty where it leads nowhere yet."""
+
+    label: str = Field(max_length=120)
+    to: str = Field(default="", max_length=600)
+
+    @field_validator("to")
+    @classmethod
+    def _scheme(cls, value: str) -> str:
+        if not _DESTINATION.fullmatch(value):
+            raise ValueError(f"“{value[:60]}” is no destination. Use page:name, https://…, mailto:… or tel:….")
+        return value
+
+
+class Picture(Model):
+    """A picture: `drawn:<kind>/<seed>` out of the picture library or `asset:<id>` of the brand's own."""
+
+    source: str = Field(pattern=r"^(drawn:[a-z]+/\d{1,6}|asset:[a-z0-9-]{1,60})$")
+    alt: str = Field(default="", max_length=300)
+    decorative: bool = False
+
+
+class Section(Model):
+    """One section: its kind and layout out of the catalogue, its ground, and its content by slot."""
+
+    id: str = Field(pattern=r"^[a-z0-9-]{1,60}$")
+    kind: str
+    layout: str
+    ground: GroundName = "paper"
+    content: dict[str, Any] = Field(default_factory=dict)
+
+    @model_validator(mode="after")
+    def _fits_catalogue(self) -> Self:
+        kind = CATALOGUE.get(self.kind)
+        if kind is None:
+            raise ValueError(f"There is no section kind “{self.kind}”. Kinds: {', '.join(CATALOGUE)}.")
+        if self.layout not in kind.layouts:
+            raise ValueError(f"{kind.label} has no layout “{self.layout}”. Layouts: {', '.join(kind.layouts)}.")
+        self.content = check_content(kind, self.content)
+        return self
+
+    @property
+    def catalogue(self) -> Kind:
+        return CATALOGUE[self.kind]
+
+
+def check_content(kind: Kind, content: dict[str, Any]) -> dict[str, Any]:
+    """The content with every value in the form of its slot. Raises ValueError for what the kind does not have."""
+    unknown = set(content) - set(kind.slots)
+    if unknown:
+        raise ValueError(f"{kind.label} has no place for “{sorted(unknown)[0]}”.")
+    return {name: _value(kind.slots[name], value) for name, value in content.items()}
+
+
+def _value(slot: Slot, value: Any) -> Any:
+    if slot.type == "items":
+        if not isinstance(value, list) or len(value) > slot.most:
+            raise ValueError(f"{slot.label} takes a list of at most {slot.most}.")
+        unknown = {key for item in value for key in item} - set(slot.items)
+        if unknown:
+            raise ValueError(f"{slot.label} has no place for “{sorted(unknown)[0]}”.")
+        return [{key: _value(slot.items[key], part) for key, part in item.items()} for item in value]
+    if slot.type == "action":
+        return Action.model_validate(value).model_dump()
+    if slot.type == "picture":
+        return Picture.model_validate(value).model_dump()
+    if not isinstance(value, str) or len(value) > slot.most:
+        raise ValueError(f"{slot.label} takes a text of at most {slot.most} characters.")
+    return value.strip()
+
+
+class Page(Model):
+    """A page: its name in the menu, its file, what search engines read, and its sections from the top."""
+
+    id: str = Field(pattern=r"^[a-z0-9-]{1,60}$")
+    name: str = Field(min_length=1, max_length=60)
+    title: str = Field(default="", max_length=160)
+    description: str = Field(default="", max_length=320)
+    menu: bool = Field(default=True, description="Whether navigation and footer lead to it.")
+    sections: list[Section] = Field(default_factory=list, max_length=60)
+
+    @model_validator(mode="after")
+    def _unique(self) -> Self:
+        ids = [section.id for section in self.sections]
+        if len(ids) != len(set(ids)):
+            raise ValueError(f"Two sections of the page {self.name} have the same id.")
+        return self
+
+
+class Frame(Model):
+    """What all pages share: header, footer, and the order of the pages. The first page is the start page."""
+
+    header: Section
+    footer: Section
+    order: list[str] = Field(default_factory=list)
+
+
+class Asset(Model):
+    """A picture of the brand's own. `svg` has gone through identity.svg.rebuild."""
+
+    id: str = Field(pattern=r"^[a-z0-9-]{1,60}$")
+    name: str = Field(max_length=160)
+    svg: str
+    width: float = Field(gt=0)
+    height: float = Field(gt=0)
+
+
+class Site(Model):
+    """Everything that a site is made of."""
+
+    identity: Identity
+    choices: Choices = Field(default_factory=Choices)
+    frame: Frame
+    pages: list[Page]
+    assets: list[Asset] = Field(default_factory=list)
+
+    @model_validator(mode="after")
+    def _ordered(self) -> Self:
+        by_id = {page.id: page for page in self.pages}
+        if len(by_id) != len(self.pages):
+            raise ValueError("Two pages have the same id.")
+        self.frame.order = [one for one in self.frame.order if one in by_id]
+        self.frame.order += [page.id for page in self.pages if page.id not in self.frame.order]
+        self.pages = [by_id[one] for one in self.frame.order]
+        return self
+
+    def menu(self) -> list[Page]:
+        """The pages that navigation and footer lead to, besides the start page."""
+        return [page for page in self.pages[1:] if page.menu]
+
+    def page(self, page_id: str) -> Page | None:
+        return next((page for page in self.pages if page.id == page_id), None)
+
+    def asset(self, asset_id: str) -> Asset | None:
+        return next((asset for asset in self.assets if asset.id == asset_id), None)
+
+    def file_name(self, page: Page) -> str:
+        """The page's file: the start page is index.html."""
+        return "index.html" if page.id == self.frame.order[0] else f"{page.id}.html"
+
+
+def placeholder(wanted: str) -> str:
+    """The visible mark of something that the brief does not hold. Preflight stops it."""
+    return f"[[{wanted}]]"

@@ -1,0 +1,112 @@
+"""The picture library's stand-in: deterministic drawings in the brand's own colours.
+
+A drawing is SVG whose fills are the tokens --picture-1 to --picture-5, so that it follows the system. A real picture
+library takes its place behind the same two functions.
+"""
+
+import math
+import random
+from collections.abc import Callable
+
+WIDTH, HEIGHT = 160, 120
+_Draw = Callable[[random.Random], str]
+
+
+def _fill(index: int) -> str:
+    return f'class="f{index}"'
+
+
+def _hills(r: random.Random) -> str:
+    sun_x, sun_y, sun = r.uniform(30, 130), r.uniform(22, 44), r.uniform(9, 17)
+    parts = [f'<rect width="160" height="120" {_fill(1)}/><circle cx="{sun_x:.1f}" cy="{sun_y:.1f}" r="{sun:.1f}" {_fill(3)}/>']
+    for layer, base in ((2, 70), (4, 88), (5, 102)):
+        a, b, c = (r.uniform(-16, 16) for _ in range(3))
+        parts.append(
+            f'<path d="M0 {base + a:.1f}C40 {base - 14 + b:.1f} 60 {base + 12 + c:.1f} 96 {base - 4 + a:.1f}'
+            f'S140 {base - 8 + c:.1f} 160 {base + b:.1f}V120H0z" {_fill(layer)}/>'
+        )
+    return "".join(parts)
+
+
+def _arcs(r: random.Random) -> str:
+    x, y = r.uniform(60, 130), r.uniform(96, 122)
+    parts = [f'<rect width="160" height="120" {_fill(1)}/>']
+    for index, radius in zip((2, 4, 3, 5), (98, 72, 48, 26), strict=True):
+        parts.append(f'<circle cx="{x:.1f}" cy="{y:.1f}" r="{radius + r.uniform(-4, 4):.1f}" {_fill(index)}/>')
+    return "".join(parts)
+
+
+def _weave(r: random.Random) -> str:
+    size = r.choice((20, 24, 30))
+    shift = r.randrange(3)
+    parts = [f'<rect width="160" height="120" {_fill(1)}/>']
+    for row in range(math.ceil(120 / size)):
+        for column in range(math.ceil(160 / size)):
+            x, y = column * size, row * size
+            tone = (2, 3, 4)[(row + column * 2 + shift) % 3]
+            if (row + column) % 2:
+                box = f'x="{x}" y="{y + size * 0.22:.1f}" width="{size}" height="{size * 0.56:.1f}"'
+            else:
+                box = f'x="{x + size * 0.22:.1f}" y="{y}" width="{size * 0.56:.1f}" height="{size}"'
+            parts.append(f"<rect {box} {_fill(tone)}/>")
+    return "".join(parts)
+
+
+def _discs(r: random.Random) -> str:
+    parts = [f'<rect width="160" height="120" {_fill(1)}/>']
+    x, y = r.uniform(46, 70), r.uniform(50, 66)
+    parts.append(f'<circle cx="{x:.1f}" cy="{y:.1f}" r="40" {_fill(3)}/>')
+    parts.append(f'<circle cx="{x + r.uniform(10, 18):.1f}" cy="{y - r.uniform(6, 14):.1f}" r="40" {_fill(1)}/>')
+    for _ in range(3):
+        parts.append(
+            f'<circle cx="{r.uniform(104, 150):.1f}" cy="{r.uniform(14, 106):.1f}" r="{r.uniform(3, 9):.1f}" '
+            f"{_fill(r.choice((2, 4)))}/>"
+        )
+    return "".join(parts)
+
+
+def _steps(r: random.Random) -> str:
+    parts = [f'<rect width="160" height="120" {_fill(1)}/>']
+    count = r.choice((4, 5))
+    width = 160 / count
+    for index in range(count):
+        height = 24 + index * (72 / count) + r.uniform(-6, 6)
+        tone = (2, 4, 3, 5)[index % 4]
+        parts.append(
+            f'<path d="M{index * width:.1f} 120V{120 - height:.1f}a{width / 2:.1f} {width / 2:.1f} 0 0 1 {width:.1f} 0V120z" '
+            f"{_fill(tone)}/>"
+        )
+    return "".join(parts)
+
+
+def _facets(r: random.Random) -> str:
+    x, y = r.uniform(54, 106), r.uniform(40, 76)
+    corners = [(0, 0), (160, 0), (160, 120), (0, 120)]
+    parts = []
+    for index, (start, tone) in enumerate(zip(corners, (1, 2, 4, 5), strict=True)):
+        end = corners[(index + 1) % 4]
+        parts.append(f'<path d="M{start[0]} {start[1]}L{end[0]} {end[1]}L{x:.1f} {y:.1f}z" {_fill(tone)}/>')
+    parts.append(f'<circle cx="{x:.1f}" cy="{y:.1f}" r="{r.uniform(16, 26):.1f}" {_fill(3)}/>')
+    return "".join(parts)
+
+
+KINDS: dict[str, tuple[str, _Draw]] = {
+    "hills": ("Hills under a disc, drawn in the brand's colours", _hills),
+    "arcs": ("Arcs one within another, drawn in the brand's colours", _arcs),
+    "weave": ("A woven pattern, drawn in the brand's colours", _weave),
+    "discs": ("A crescent and small discs, drawn in the brand's colours", _discs),
+    "steps": ("Rounded steps that rise, drawn in the brand's colours", _steps),
+    "facets": ("Facets around a disc, drawn in the brand's colours", _facets),
+}
+
+
+def draw(source: str) -> str:
+    """The inner SVG of `drawn:<kind>/<seed>`, on a 160 × 120 view box."""
+    kind, _, seed = source.removeprefix("drawn:").partition("/")
+    # A seeded generator for shapes, not for secrets.
+    return KINDS[kind][1](random.Random(f"{kind}/{seed}"))
+
+
+def describe(source: str) -> str:
+    """What a drawing shows, in words."""
+    return KINDS[source.removeprefix("drawn:").partition("/")[0]][0]

@@ -1,0 +1,259 @@
+"""render(site, system): the pages as static files. Pure: plain data in, file names and bytes out."""
+
+import re
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import cache
+from pathlib import Path
+from typing import Any
+from urllib.parse import quote
+
+import jinja2
+from markupsafe import Markup, escape
+
+from formulon.core.site import pictures
+from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
+from formulon.core.site.model import PLACEHOLDER, Page, Section, Site
+from formulon.core.system.css import aliases_css, font_faces, properties_css, tokens_css
+from formulon.core.system.identity import Mark
+from formulon.core.system.model import System
+from formulon.core.type.library import family
+from formulon.core.type.shaping import coverage
+
+_FOLDER = Path(__file__).parent
+WIDTHS = (360, 768, 1280, 1920)
+WIDTH_NAMES = {360: "phone", 768: "tablet", 1280: "desktop", 1920: "wide"}
+
+
+@dataclass(frozen=True, slots=True)
+class Preview:
+    """How a page is drawn inside the studio: fonts from a path, marks inline, slots marked for editing."""
+
+    font_path: str
+
+
+def render(site: Site, system: System) -> dict[str, bytes]:
+    """Every file of the published site by its path: pages, site.css, tokens.css, fonts, marks and pictures."""
+    files: dict[str, bytes] = {}
+    for page in site.pages:
+        files[site.file_name(page)] = render_page(site, system, page).encode()
+    files["tokens.css"] = (font_faces(site.identity.typefaces, "fonts/", extended(site)) + tokens_css(system)).encode()
+    files["site.css"] = site_css().encode()
+    for font in {site.identity.typefaces.heading, site.identity.typefaces.body}:
+        files[f"fonts/{font}/latin.woff2"] = family(font).file("latin").read_bytes()
+        if extended(site):
+            files[f"fonts/{font}/latin-ext.woff2"] = family(font).file("latin-ext").read_bytes()
+        files[f"fonts/{font}/OFL.txt"] = (family(font).file("latin").parent / "OFL.txt").read_bytes()
+    files["favicon.svg"] = favicon(site, system).encode()
+    for mark in _marks_used(site, system):
+        files[f"marks/{mark.id}.svg"] = mark.svg.encode()
+    for asset in site.assets:
+        if any(f"asset:{asset.id}" in page.model_dump_json() for page in site.pages):
+            files[f"pictures/{asset.id}.svg"] = asset.svg.encode()
+    return files
+
+
+def render_page(site: Site, system: System, page: Page, preview: Preview | None = None) -> str:
+    """One page as HTML. In a preview the style sheets stand inside it, and slots carry where they come from."""
+    view = _View(site, system, page, preview)
+    css = ""
+    if preview:
+        faces = font_faces(site.identity.typefaces, preview.font_path, True)
+        css = faces + aliases_css() + site_css()
+    return _environment().get_template("page.html").render(
+        site=site, page=page, view=view, css=Markup(css), tokens=Markup(properties_css(system)), preview=preview
+    )  # fmt: skip
+
+
+@cache
+def site_css() -> str:
+    """The style sheet of all sections; every visual value in it is a token."""
+    folder = _FOLDER / "styles"
+    names = ["base", *CATALOGUE]
+    return "\n".join((folder / f"{name}.css").read_text(encoding="utf-8") for name in names)
+
+
+def extended(site: Site) -> bool:
+    """Whether the site has a character outside the Latin subset of its fonts."""
+    text = site.model_dump_json(exclude={"assets": True, "choices": True, "identity": {"marks"}})
+    texts = {ord(char) for char in text}
+    fonts = (site.identity.typefaces.heading, site.identity.typefaces.body)
+    return any(texts & (coverage(font)["latin-ext"] - coverage(font)["latin"]) for font in fonts)
+
+
+def favicon(site: Site, system: System) -> str:
+    """The site's icon: the brand's symbol, or a disc in its colours where it has none."""
+    symbol = next((mark for mark in site.identity.marks if mark.kind == "symbol"), None)
+    if symbol:
+        return symbol.svg
+    deep, brand = system.css("ground/deep/background"), system.css("ground/brand/background")
+    return (
+        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32">'
+        f'<rect width="32" height="32" fill="{deep}"/><circle cx="16" cy="16" r="9" fill="{brand}"/></svg>'
+    )
+
+
+def _marks_used(site: Site, system: System) -> list[Mark]:
+    used = {chosen.mark for chosen in system.marks.values()}
+    return [mark for mark in site.identity.marks if mark.id in used]
+
+
+@cache
+def _environment() -> jinja2.Environment:
+    environment = jinja2.Environment(
+        loader=jinja2.FileSystemLoader(_FOLDER / "templates"),
+        autoescape=True,
+        undefined=jinja2.StrictUndefined,
+        trim_blocks=True,
+        lstrip_blocks=True,
+    )
+    environment.filters["tel"] = telephone
+    return environment
+
+
+class _View:
+    """What the templates call. Everything that it returns as Markup is built from escaped parts."""
+
+    def __init__(self, site: Site, system: System, page: Page, preview: Preview | None) -> None:
+        self.site, self.system, self.page, self.preview = site, system, page, preview
+
+    def open(self, section: Section, tag: str = "section") -> Markup:
+        """The opening tag of a section."""
+        mark = Markup(' data-section="{}"').format(section.id) if self.preview else ""
+        name = section.kind.replace("_", "-")
+        return Markup('<{} class="{} {}--{}" data-ground="{}"{}>').format(tag, name, name, section.layout, section.ground, mark)
+
+    def card(self, section: Section) -> Markup:
+        """The attribute that puts a card on another ground."""
+        return Markup('data-ground="{}"').format(card_ground(section.ground))
+
+    def has(self, section: Section, slot: str) -> bool:
+        value = section.content.get(slot)
+        return bool(value and (not isinstance(value, dict) or value.get("label") or value.get("source")))
+
+    def text(self, section: Section, path: str, extra: str = "") -> Markup:
+        """A text slot in its tag, step and ink; `path` is "heading" or "items/0/title"."""
+        slot, value = self._find(section, path)
+        if not value:
+            return Markup("")
+        step = CATALOGUE[section.kind].layouts[section.layout].steps.get(path, slot.step)
+        body = Markup("<br>").join(_placeholders(line) for line in value.split("\n"))
+        return Markup('<{tag} class="t-{step} i-{ink}{extra}"{mark}>{body}</{tag}>').format(
+            tag=slot.tag, step=step, ink=slot.ink, extra=" " + extra if extra else "", mark=self._mark(path), body=body
+        )
+
+    def action(self, section: Section, path: str) -> Markup:
+        """A button or link; without a destination it is drawn and leads nowhere, which preflight stops."""
+        slot, value = self._find(section, path)
+        if not value or not value["label"]:
+            return Markup("")
+        to = self.href(value["to"])
+        href = Markup(' href="{}"').format(to) if to else ""
+        return Markup('<a class="button button--{}"{}{}><span{}>{}</span></a>').format(
+            slot.variant, href, Markup(' role="link" aria-disabled="true"') if not href else "",
+            self._mark(path + "/label"), _placeholders(value["label"]),
+        )  # fmt: skip
+
+    def picture(self, section: Section, path: str, ratio: str) -> Markup:
+        """A picture: the brand's own as an image, a drawing inline so that it follows the tokens."""
+        _, value = self._find(section, path)
+        if not value:
+            return Markup("")
+        source, alt = value["source"], "" if value["decorative"] else value["alt"]
+        if source.startswith("asset:"):
+            asset = self.site.asset(source[6:])
+            if asset is None:
+                return Markup("")
+            address = _data_address(asset.svg) if self.preview else f"pictures/{asset.id}.svg"
+            inner = Markup('<img src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
+                address, alt, asset.width, asset.height
+            )
+        else:
+            named = Markup('role="img" aria-label="{}"').format(alt) if alt else Markup('aria-hidden="true"')
+            inner = Markup('<svg viewBox="0 0 {} {}" preserveAspectRatio="xMidYMid slice" {}>{}</svg>').format(
+                pictures.WIDTH, pictures.HEIGHT, named, Markup(pictures.draw(source))
+            )
+        return Markup('<div class="picture picture--{}"{}>{}</div>').format(ratio, self._mark(path), inner)
+
+    def mark(self, section: Section, place: str) -> Markup:
+        """The brand's mark for the section's ground, or its name in type where it has none."""
+        chosen = self.system.marks[section.ground].mark
+        mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
+        name = self.site.identity.name
+        if mark is None:
+            return Markup('<span class="mark-name mark-name--{}">{}</span>').format(place, name)
+        width, height = mark_size(mark)
+        address = _data_address(mark.svg) if self.preview else f"marks/{mark.id}.svg"
+        return Markup('<img class="mark mark--{}" src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
+            place, address, name, 48 * width / height, 48
+        )
+
+    def href(self, to: str) -> str:
+        """The address of a destination; empty where it is none."""
+        if to.startswith("page:"):
+            target = self.site.page(to[5:])
+            return self.site.file_name(target) if target else ""
+        return telephone(to[4:]) if to.startswith("tel:") else to
+
+    def navigation(self) -> list[tuple[str, str, bool]]:
+        """Name, address and whether it is this page, for every page of the menu but the start page."""
+        return [(p.name, self.site.file_name(p), p.id == self.page.id) for p in self.site.menu()]
+
+    def home(self) -> str:
+        return self.site.file_name(self.site.pages[0])
+
+    def preload(self) -> list[str]:
+        faces = self.site.identity.typefaces
+        return [f"fonts/{font}/latin.woff2" for font in dict.fromkeys((faces.heading, faces.body))]
+
+    def _find(self, section: Section, path: str) -> tuple[Slot, Any]:
+        parts = path.split("/")
+        slot, value = CATALOGUE[section.kind].slots[parts[0]], section.content.get(parts[0])
+        if len(parts) > 1:
+            slot = slot.items[parts[2]]
+            value = value[int(parts[1])].get(parts[2]) if value else None
+        return slot, value
+
+    def _mark(self, path: str) -> Markup:
+        return Markup(' data-slot="{}"').format(path) if self.preview else Markup("")
+
+
+def telephone(number: str) -> str:
+    """A number as RFC 3966 writes it: no spaces."""
+    return "tel:" + re.sub(r"[^0-9+]", "", number)
+
+
+def mark_size(mark: Mark) -> tuple[float, float]:
+    """Width and height of a rebuilt mark, in user units."""
+    found = re.match(r'<svg[^>]*? viewBox="[-\d.e]+ [-\d.e]+ ([-\d.e]+) ([-\d.e]+)"', mark.svg)
+    return (float(found[1]), float(found[2])) if found else (1.0, 1.0)
+
+
+def _placeholders(text: str) -> Markup:
+    """Escaped text, with placeholders marked so that everybody sees them."""
+    made, last = Markup(""), 0
+    for found in PLACEHOLDER.finditer(text):
+        made += escape(text[last : found.start()]) + Markup('<span class="placeholder">{}</span>').format(found[1])
+        last = found.end()
+    return made + escape(text[last:])
+
+
+def _data_address(svg: str) -> str:
+    return "data:image/svg+xml," + quote(svg, safe="~()*!.'/:=; ")
+
+
+def slot_values(section: Section) -> Mapping[str, tuple[Slot, Any]]:
+    """Every filled slot of a section by path, items included ("items/0/title")."""
+    found: dict[str, tuple[Slot, Any]] = {}
+    for name, slot in section.catalogue.slots.items():
+        value = section.content.get(name)
+        if not value:
+            continue
+        if slot.type == "items":
+            for index, item in enumerate(value):
+                for part, inner in slot.items.items():
+                    if item.get(part):
+                        found[f"{name}/{index}/{part}"] = inner, item[part]
+        else:
+            found[name] = slot, value
+    return found

@@ -1,0 +1,58 @@
+"""The logo facet: which mark is seen best on each ground, by measurement."""
+
+import io
+from functools import lru_cache
+
+import numpy as np
+import resvg_py
+from PIL import Image
+
+from formulon.core.color.contrast import contrast_matrix
+from formulon.core.color.srgb import RGB, Floats
+from formulon.core.system.identity import Mark
+from formulon.core.system.model import MarkOnGround
+
+VISIBLE = 3.0  # ratio from which a part of a mark counts as seen (common practice; WCAG exempts logotypes)
+GOOD = 0.6  # least share of a mark's drawn area that should be seen
+_WIDTH = 240
+
+
+@lru_cache(maxsize=256)
+def drawn_colors(svg: str) -> tuple[Floats, Floats]:
+    """The colours of a mark, shape (n, 3), and their shares of its drawn area, shape (n,).
+
+    Measured on a raster of 240 px width, on nearly opaque pixels, quantised to 4 of 255.
+    """
+    png = resvg_py.svg_to_bytes(svg_string=svg, width=_WIDTH, skip_system_fonts=True)
+    pixels = np.asarray(Image.open(io.BytesIO(bytes(png))).convert("RGBA")).reshape(-1, 4)
+    solid = pixels[pixels[:, 3] >= 250][:, :3]
+    if not len(solid):
+        return np.zeros((0, 3)), np.zeros(0)
+    colors, counts = np.unique(solid // 4 * 4 + 2, axis=0, return_counts=True)
+    first = np.argsort(counts)[::-1][:64]
+    return colors[first].astype(float), counts[first] / counts[first].sum()
+
+
+def visibility(svg: str, ground: RGB) -> float:
+    """Share, 0–1, of a mark's drawn area with at least 3:1 against a ground."""
+    colors, shares = drawn_colors(svg)
+    if not len(colors):
+        return 0.0
+    seen = contrast_matrix(colors, np.array([ground]))[:, 0] >= VISIBLE
+    return float(shares[seen].sum())
+
+
+def choose(marks: list[Mark], ground: str, rgb: RGB) -> MarkOnGround:
+    """The mark that is seen best; a full lock-up before a symbol, and the given order between equals."""
+    if not marks:
+        return MarkOnGround(ground, None, 0.0)
+    dark = float(contrast_matrix(np.array([rgb]), np.array([[255, 255, 255]]))[0, 0]) > 4.5
+    meant = "dark" if dark else "light"
+
+    def rank(mark: Mark) -> tuple[bool, int, bool, float]:
+        seen = visibility(mark.svg, rgb)
+        fits = ("symbol", "wordmark", "full").index(mark.kind)
+        return seen >= GOOD, fits if seen >= GOOD else 0, mark.meant_for in ("any", meant), seen
+
+    best = max(marks, key=rank)
+    return MarkOnGround(ground, best.id, round(visibility(best.svg, rgb), 4))

@@ -1,0 +1,143 @@
+"""Building the answers out of models and services."""
+
+from django.conf import settings
+from django.http import HttpRequest
+
+from formulon.core.checks.rule import Rule
+from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.render import WIDTHS
+from formulon.core.system.choices import GROUNDS
+from formulon.core.system.identity import Mark
+from formulon.core.system.logo import choose
+from formulon.core.type.library import families
+from formulon.studio.api import shapes
+from formulon.studio.models import Brand, Release
+from formulon.studio.services import history
+from formulon.studio.services.sites import assets_of, bodies_of, pages_digest, preview_key, site_of
+from formulon.studio.services.workbench import resolved
+
+_CARD = (251, 251, 250)  # the card's ground in web/src/styles
+
+
+def address_of(request: HttpRequest, brand: Brand) -> str:
+    """Where the published site stands: on the sites' host, at the port of this request."""
+    port = request.get_port()
+    end = "" if port in ("80", "443") else f":{port}"
+    return f"{request.scheme}://{settings.SITES_HOST}{end}/{brand.slug}/"
+
+
+def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench:
+    """The whole state of a brand."""
+    brand.refresh_from_db()
+    bodies, revisions = bodies_of(brand)
+    site = site_of(bodies, assets_of(brand))
+    summary = resolved(site)
+    back, forth = history.labels(brand)
+    # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
+    releases = list(brand.releases.select_related("author").defer("snapshot"))
+    newest = brand.releases.values_list("snapshot", flat=True).first()
+    pages = [
+        shapes.PageDocument(
+            revision=revisions[f"page:{page.id}"],
+            body=page,
+            preview=preview_key(site, revisions, page.id, summary["marks"]),
+            file=site.file_name(page),
+        )
+        for page in site.pages
+    ]
+    return shapes.Workbench(
+        id=str(brand.pk),
+        slug=brand.slug,
+        role=role,
+        address=address_of(request, brand),
+        identity=shapes.IdentityDocument(revision=revisions["identity"], body=site.identity),
+        choices=shapes.ChoicesDocument(revision=revisions["choices"], body=site.choices),
+        frame=shapes.FrameDocument(revision=revisions["frame"], body=site.frame),
+        pages=pages,
+        edited=pages_digest(bodies) != brand.planned,
+        changed_since_release=newest != bodies,
+        history=shapes.History(undo=back, redo=forth),
+        system=shapes.Resolved.model_validate(_jsonable(summary)),
+        releases=[release_card(release, index == 0) for index, release in enumerate(releases)],
+    )
+
+
+def _jsonable(summary: dict) -> dict:  # type: ignore[type-arg]
+    """Line counts by width, with widths as JSON writes keys."""
+    headlines = [{**h, "lines": {str(width): n for width, n in h["lines"].items()}} for h in summary["headlines"]]
+    return {**summary, "headlines": headlines}
+
+
+def draft(brand: Brand, choices: object) -> shapes.Resolved:
+    """The system under choices that are not stored, for a drag."""
+    bodies, _ = bodies_of(brand)
+    site = site_of(bodies, assets_of(brand)).model_copy(update={"choices": choices})
+    return shapes.Resolved.model_validate(_jsonable(resolved(site)))
+
+
+def release_card(release: Release, live: bool) -> shapes.ReleaseCard:
+    author = release.author
+    return shapes.ReleaseCard(
+        number=release.number,
+        created=release.created,
+        author=(author.get_full_name() or author.get_username()) if author else "",
+        files=len(release.files),
+        passed=release.counts.get("pass", 0),
+        live=live,
+    )
+
+
+def brand_card(request: HttpRequest, brand: Brand) -> shapes.BrandCard:
+    documents = list(brand.documents.all())
+    identity = next(document.body for document in documents if document.name == "identity")
+    release = brand.releases.first()
+    return shapes.BrandCard(
+        id=str(brand.pk),
+        name=identity["name"],
+        strapline=identity["strapline"],
+        colors=[color["value"] for color in identity["colors"]],
+        mark=_mark_on_light(identity["marks"]),
+        pages=sum(document.name.startswith("page:") for document in documents),
+        release=release.number if release else None,
+        address=address_of(request, brand) if release else None,
+    )
+
+
+def reference(rule: Rule, code: str) -> shapes.Reference:
+    """What a code of a rule rests on."""
+    ref = rule.reference(code)
+    return shapes.Reference(standard=ref.name, clause=ref.clause, level=ref.level)
+
+
+def _mark_on_light(marks: list[dict[str, str]]) -> str | None:
+    """The mark that is seen best on the light card of the list."""
+    found = [Mark.model_validate(mark) for mark in marks]
+    chosen = choose(found, "card", _CARD).mark
+    return next((mark.svg for mark in found if mark.id == chosen), None)
+
+
+def library() -> shapes.Library:
+    """Families and catalogue."""
+    return shapes.Library(
+        families=[
+            shapes.FamilyCard(
+                id=f.id, name=f.name, category=f.category, licence=f.licence, lightest=f.weights[0], heaviest=f.weights[1]
+            )
+            for f in families().values()
+        ],
+        kinds=[
+            shapes.KindCard(
+                id=name,
+                label=kind.label,
+                layouts=[shapes.LayoutCard(id=i, label=one.label, about=one.about) for i, one in kind.layouts.items()],
+                slots=[
+                    shapes.SlotCard(path=path, label=slot.label, type=slot.type)
+                    for base, outer in kind.slots.items()
+                    for path, slot in [(base, outer), *((f"{base}/{k}", s) for k, s in outer.items.items())]
+                ],
+            )
+            for name, kind in CATALOGUE.items()
+        ],
+        grounds=list(GROUNDS),
+        widths=list(WIDTHS),
+    )

@@ -1,0 +1,27 @@
+"""Addresses of the API."""
+
+from django.urls import path
+from drf_spectacular.views import SpectacularAPIView
+
+from formulon.studio.api import schema as _schema  # noqa: F401  registers the extension
+from formulon.studio.api import views
+
+_BRAND = "brands/<uuid:brand_id>"
+urlpatterns = [
+    path("schema", SpectacularAPIView.as_view()),
+    path("session", views.SessionView.as_view()),
+    path("library", views.LibraryView.as_view()),
+    path("colors", views.ColorsView.as_view()),
+    path("brands", views.BrandsView.as_view()),
+    path(_BRAND, views.BrandView.as_view()),
+    path(f"{_BRAND}/changes", views.ChangesView.as_view()),
+    path(f"{_BRAND}/undo", views.UndoView.as_view()),
+    path(f"{_BRAND}/redo", views.RedoView.as_view()),
+    path(f"{_BRAND}/plan", views.PlanView.as_view()),
+    path(f"{_BRAND}/draft", views.DraftView.as_view()),
+    path(f"{_BRAND}/pages/<slug:page_id>/preview", views.PreviewView.as_view()),
+    path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
+    path(f"{_BRAND}/marks", views.MarksView.as_view()),
+    path(f"{_BRAND}/releases", views.ReleasesView.as_view()),
+    path(f"{_BRAND}/releases/<int:number>/zip", views.ReleaseZipView.as_view()),
+]

@@ -1,0 +1,247 @@
+"""The API's views: each a few lines over a service."""
+
+from typing import Any, ClassVar
+
+from django.contrib.auth import authenticate, login, logout
+from django.http import Http404, HttpResponse
+from django.http.response import HttpResponseBase
+from django.middleware.csrf import get_token
+from drf_spectacular.types import OpenApiTypes
+from drf_spectacular.utils import extend_schema
+from pydantic import BaseModel
+from rest_framework.parsers import MultiPartParser
+from rest_framework.permissions import AllowAny, BasePermission
+from rest_framework.request import Request
+from rest_framework.throttling import AnonRateThrottle
+from rest_framework.views import APIView
+
+from formulon.core.checks.rule import rules
+from formulon.core.checks.runner import check_site
+from formulon.core.color.parse import parse_list
+from formulon.core.site.render import Preview, render_page
+from formulon.core.system.identity import Identity
+from formulon.core.system.resolve import resolve
+from formulon.studio.api import answers, shapes
+from formulon.studio.api.access import brand_of, user_of
+from formulon.studio.api.problems import problem
+from formulon.studio.errors import UploadRefused
+from formulon.studio.models import Brand, Membership, Workspace
+from formulon.studio.services import history, releases, sites, uploads
+
+FONTS = "/static/fonts/"
+
+
+def answer(shape: BaseModel, status: int = 200) -> HttpResponse:
+    """A shape as JSON, written by pydantic, which is faster than a renderer over dictionaries."""
+    return HttpResponse(shape.model_dump_json(), status=status, content_type="application/json")
+
+
+class View(APIView):
+    """Common helpers."""
+
+    def bench(self, request: Request, brand: Brand) -> HttpResponseBase:
+        role = sites.role_of(user_of(request), brand)
+        return answer(answers.workbench(request._request, brand, role))
+
+
+class SignInThrottle(AnonRateThrottle):
+    scope = "sign-in"
+
+
+class SessionView(View):
+    """Who is signed in; signing in and out."""
+
+    permission_classes: ClassVar[list[type[BasePermission]]] = [AllowAny]
+
+    def get_throttles(self) -> list[Any]:
+        return [SignInThrottle()] if self.request.method == "POST" else []
+
+    def said(self, request: Request) -> HttpResponseBase:
+        get_token(request._request)
+        user = request._request.user
+        person = (
+            shapes.Person(username=user.get_username(), name=user.get_full_name() or user.get_username())
+            if user.is_authenticated
+            else None
+        )
+        return answer(shapes.Session(person=person))
+
+    @extend_schema(responses=shapes.Session)
+    def get(self, request: Request) -> HttpResponseBase:
+        return self.said(request)
+
+    @extend_schema(request=shapes.Credentials, responses={200: shapes.Session, 403: shapes.Problem})
+    def post(self, request: Request) -> HttpResponseBase:
+        self.check_csrf(request)
+        given = shapes.Credentials.model_validate(request.data)
+        user = authenticate(request._request, username=given.username, password=given.password)
+        if user is None:
+            return problem(403, "sign-in-failed", "The name and the password do not belong together. Try again.")
+        login(request._request, user)
+        return self.said(request)
+
+    @extend_schema(responses=shapes.Session)
+    def delete(self, request: Request) -> HttpResponseBase:
+        logout(request._request)
+        return self.said(request)
+
+    @staticmethod
+    def check_csrf(request: Request) -> None:
+        from formulon.studio.api.access import SignedIn
+
+        SignedIn().enforce_csrf(request)
+
+
+class LibraryView(View):
+    @extend_schema(responses=shapes.Library)
+    def get(self, request: Request) -> HttpResponseBase:
+        return answer(answers.library())
+
+
+class ColorsView(View):
+    @extend_schema(request=shapes.ColorText, responses=shapes.ReadColors)
+    def post(self, request: Request) -> HttpResponseBase:
+        colors, problems = parse_list(shapes.ColorText.model_validate(request.data).text)
+        read = [shapes.ReadColor(name=c.name, value=c.value, hex=c.hex) for c in colors]
+        return answer(shapes.ReadColors(colors=read, problems=problems))
+
+
+class BrandsView(View):
+    @extend_schema(operation_id="brands_list", responses=shapes.BrandList)
+    def get(self, request: Request) -> HttpResponseBase:
+        brands = sites.brands_of(user_of(request)).prefetch_related("documents", "releases")
+        return answer(shapes.BrandList(brands=[answers.brand_card(request._request, brand) for brand in brands]))
+
+    @extend_schema(operation_id="brands_create", request=shapes.NewBrand, responses={201: shapes.BrandCard})
+    def post(self, request: Request) -> HttpResponseBase:
+        wanted = shapes.NewBrand.model_validate(request.data)
+        user = user_of(request)
+        writers = (Membership.Role.OWNER, Membership.Role.DESIGNER)
+        workspace = Workspace.objects.filter(membership__user=user, membership__role__in=writers).order_by("id").first()
+        if workspace is None:
+            return problem(403, "no-workspace", "You are in no workspace where you may make a brand. Ask an owner to add you.")
+        brand = sites.create(workspace, Identity(name=wanted.name))
+        return answer(answers.brand_card(request._request, brand), 201)
+
+
+class BrandView(View):
+    @extend_schema(operation_id="brand_read", responses=shapes.Workbench)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        return self.bench(request, brand_of(request, brand_id))
+
+
+class ChangesView(View):
+    @extend_schema(request=shapes.ChangeRequest, responses={200: shapes.Workbench, 409: shapes.Problem, 422: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        wanted = shapes.ChangeRequest.model_validate(request.data)
+        edits = [history.Edit(edit.document, edit.revision, edit.patch) for edit in wanted.edits]
+        history.write(brand, user_of(request), wanted.label, edits)
+        return self.bench(request, brand)
+
+
+class UndoView(View):
+    @extend_schema(request=None, responses={200: shapes.Workbench, 409: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        history.undo(brand)
+        return self.bench(request, brand)
+
+
+class RedoView(View):
+    @extend_schema(request=None, responses={200: shapes.Workbench, 409: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        history.redo(brand)
+        return self.bench(request, brand)
+
+
+class PlanView(View):
+    @extend_schema(request=None, responses=shapes.Workbench)
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        history.replan(brand, user_of(request))
+        return self.bench(request, brand)
+
+
+class DraftView(View):
+    @extend_schema(request=shapes.DraftRequest, responses=shapes.Resolved)
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id)
+        return answer(answers.draft(brand, shapes.DraftRequest.model_validate(request.data).choices))
+
+
+class PreviewView(View):
+    @extend_schema(responses=shapes.Preview)
+    def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
+        site = sites.load(brand_of(request, brand_id))
+        page = site.page(page_id)
+        if page is None:
+            raise Http404
+        html = render_page(site, resolve(site.identity, site.choices), page, Preview(FONTS))
+        return answer(shapes.Preview(html=html))
+
+
+class PreflightView(View):
+    @extend_schema(responses=shapes.Preflight)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        report = check_site(sites.load(brand_of(request, brand_id)))
+        cards = [
+            shapes.RuleCard(
+                id=one.id,
+                title=one.title,
+                references={code: answers.reference(one, code) for code in one.messages},
+                severity=one.severity,
+                rationale=one.rationale,
+            )
+            for one in rules().values()
+        ]
+        return answer(shapes.Preflight(counts=report.counts, findings=report.findings, rules=cards, stopped=report.stopped))
+
+
+class MarksView(View):
+    parser_classes: ClassVar[list[Any]] = [MultiPartParser]
+
+    @extend_schema(
+        request={
+            "multipart/form-data": {
+                "type": "object",
+                "properties": {
+                    "file": {"type": "string", "format": "binary"},
+                    "revision": {"type": "integer"},
+                    "meant_for": {"type": "string", "enum": ["any", "light", "dark"]},
+                },
+                "required": ["file", "revision"],
+            }
+        },
+        responses={200: shapes.MarkUploaded, 409: shapes.Problem, 422: shapes.Problem},
+    )
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        file = request.FILES.get("file")
+        revision, meant_for = str(request.data.get("revision", "")), str(request.data.get("meant_for", "any"))
+        if file is None or not revision.isdigit() or meant_for not in ("any", "light", "dark"):
+            raise UploadRefused("There is no file in the upload. Choose the logo as an SVG file.")
+        notes = uploads.add_mark(brand, user_of(request), file.name or "logo.svg", file.read(), int(revision), meant_for)
+        role = sites.role_of(user_of(request), brand)
+        return answer(shapes.MarkUploaded(workbench=answers.workbench(request._request, brand, role), notes=notes))
+
+
+class ReleasesView(View):
+    @extend_schema(request=None, responses={200: shapes.Workbench, 409: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        releases.publish(brand, user_of(request))
+        return self.bench(request, brand)
+
+
+class ReleaseZipView(View):
+    @extend_schema(responses={(200, "application/zip"): OpenApiTypes.BINARY})
+    def get(self, request: Request, brand_id: str, number: int) -> HttpResponse:
+        brand = brand_of(request, brand_id)
+        release = brand.releases.filter(number=number).first()
+        if release is None:
+            raise Http404
+        name = f"{brand.slug}-r{release.number}.zip"
+        headers = {"Content-Disposition": f'attachment; filename="{name}"'}
+        return HttpResponse(releases.archive(release), content_type="application/zip", headers=headers)

@@ -1,0 +1,132 @@
+"""What is stored: identity, choices, site content, pictures, history and releases. What can be derived is not."""
+
+import uuid
+
+from django.conf import settings
+from django.db import models
+
+
+class Workspace(models.Model):
+    """A group of people and their brands."""
+
+    name = models.CharField(max_length=80)
+    members = models.ManyToManyField(settings.AUTH_USER_MODEL, through="Membership", related_name="workspaces")
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Membership(models.Model):
+    """A person's place in a workspace."""
+
+    class Role(models.TextChoices):
+        OWNER = "owner", "Owner"
+        DESIGNER = "designer", "Designer"
+        REVIEWER = "reviewer", "Reviewer"
+
+    workspace = models.ForeignKey(Workspace, on_delete=models.CASCADE)
+    user = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE)
+    role = models.CharField(max_length=10, choices=Role, default=Role.DESIGNER)
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["workspace", "user"], name="one_membership")]
+
+    def __str__(self) -> str:
+        return f"{self.user} in {self.workspace}: {self.role}"
+
+
+class Brand(models.Model):
+    """A brand and its site. `planned` is the digest of the pages as the planner left them."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    workspace = models.ForeignKey(Workspace, on_delete=models.CASCADE, related_name="brands")
+    slug = models.SlugField(max_length=60, unique=True)
+    created = models.DateTimeField(auto_now_add=True)
+    planned = models.CharField(max_length=64, blank=True)
+
+    class Meta:
+        ordering = ["created"]
+
+    def __str__(self) -> str:
+        return self.slug
+
+
+class Document(models.Model):
+    """One document of a brand: "identity", "choices", "frame" or "page:<id>". Revised apart from the others."""
+
+    brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="documents")
+    name = models.CharField(max_length=80)
+    revision = models.PositiveIntegerField(default=1)
+    body = models.JSONField()
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["brand", "name"], name="one_document")]
+
+    def __str__(self) -> str:
+        return f"{self.brand}: {self.name} r{self.revision}"
+
+
+class Picture(models.Model):
+    """A picture of the brand's own, rebuilt."""
+
+    brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="pictures")
+    key = models.SlugField(max_length=60)
+    name = models.CharField(max_length=160)
+    svg = models.TextField()
+    width = models.FloatField()
+    height = models.FloatField()
+
+    class Meta:
+        ordering = ["id"]
+        constraints = [models.UniqueConstraint(fields=["brand", "key"], name="one_picture")]
+
+    def __str__(self) -> str:
+        return f"{self.brand}: {self.key}"
+
+
+class Entry(models.Model):
+    """One step of the history. `edits` lists document, revision before, patch and its inverse."""
+
+    brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="entries")
+    number = models.PositiveIntegerField()
+    label = models.CharField(max_length=200)
+    author = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL)
+    created = models.DateTimeField(auto_now_add=True)
+    undone = models.BooleanField(default=False)
+    edits = models.JSONField()
+
+    class Meta:
+        ordering = ["number"]
+        constraints = [models.UniqueConstraint(fields=["brand", "number"], name="one_entry")]
+
+    def __str__(self) -> str:
+        return f"{self.brand} {self.number}: {self.label}"
+
+
+class Blob(models.Model):
+    """A file of releases by the SHA-256 of its bytes."""
+
+    sha256 = models.CharField(primary_key=True, max_length=64)
+    data = models.BinaryField()
+
+    def __str__(self) -> str:
+        return self.sha256[:12]
+
+
+class Release(models.Model):
+    """A published, immutable version of a site. The newest is live."""
+
+    brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="releases")
+    number = models.PositiveIntegerField()
+    created = models.DateTimeField(auto_now_add=True)
+    author = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL)
+    files = models.JSONField(help_text="SHA-256 by path.")
+    snapshot = models.JSONField(help_text="The documents that it was made from.")
+    counts = models.JSONField(help_text="Of the checks that it passed.")
+
+    class Meta:
+        ordering = ["-number"]
+        constraints = [models.UniqueConstraint(fields=["brand", "number"], name="one_release")]
+
+    def __str__(self) -> str:
+        return f"{self.brand} r{self.number}"

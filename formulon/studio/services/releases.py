@@ -1,0 +1,55 @@
+"""Releases: a site that passed preflight, published whole or not at all."""
+
+import hashlib
+import io
+import zipfile
+
+from django.contrib.auth.models import User
+from django.db import transaction
+
+from formulon.core.checks.predict import predict
+from formulon.core.checks.runner import check
+from formulon.core.site.render import render
+from formulon.core.system.resolve import resolve
+from formulon.studio.errors import Stopped
+from formulon.studio.models import Blob, Brand, Release
+from formulon.studio.services.sites import assets_of, bodies_of, site_of
+
+
+@transaction.atomic
+def publish(brand: Brand, author: User | None) -> Release:
+    """Makes the site as it is now the live release. Raises Stopped where preflight finds a stop."""
+    brand = Brand.objects.select_for_update().get(pk=brand.pk)
+    bodies, _ = bodies_of(brand)
+    site = site_of(bodies, assets_of(brand))
+    system = resolve(site.identity, site.choices)
+    report = check(predict(site, system), system)
+    if report.stopped:
+        count = report.counts["stop"]
+        what = "one finding stops" if count == 1 else f"{count} findings stop"
+        raise Stopped(f"The release is held back: {what} it. Look at them in preflight.", counts=report.counts)
+    files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in render(site, system).items()}
+    known = set(Blob.objects.filter(pk__in=[digest for digest, _ in files.values()]).values_list("pk", flat=True))
+    fresh = {digest: data for digest, data in files.values() if digest not in known}
+    Blob.objects.bulk_create([Blob(sha256=d, data=data) for d, data in fresh.items()], ignore_conflicts=True)
+    last = brand.releases.first()
+    return Release.objects.create(
+        brand=brand,
+        number=last.number + 1 if last else 1,
+        author=author,
+        files={path: digest for path, (digest, _) in files.items()},
+        snapshot=bodies,
+        counts=report.counts,
+    )
+
+
+def archive(release: Release) -> bytes:
+    """The release as a ZIP that any static server can serve. The same release gives the same bytes."""
+    blobs = {blob.sha256: bytes(blob.data) for blob in Blob.objects.filter(pk__in=set(release.files.values()))}
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as package:
+        for path, digest in sorted(release.files.items()):
+            entry = zipfile.ZipInfo(path, date_time=release.created.timetuple()[:6])
+            entry.external_attr = 0o644 << 16
+            package.writestr(entry, blobs[digest], zipfile.ZIP_DEFLATED)
+    return out.getvalue()

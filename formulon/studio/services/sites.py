@@ -1,0 +1,94 @@
+"""Brands and the sites that their documents make."""
+
+import hashlib
+import json
+from typing import Any
+
+from django.contrib.auth.models import User
+from django.db import transaction
+
+from formulon.core.site.changes import documents as documents_of
+from formulon.core.site.model import Asset, Frame, Page, Site
+from formulon.core.site.planner import plan
+from formulon.core.system.choices import Choices
+from formulon.core.system.identity import Identity, slug
+from formulon.studio.models import Brand, Document, Membership, Picture, Workspace
+
+Bodies = dict[str, dict[str, Any]]
+
+
+def brands_of(user: User) -> Any:
+    """The brands of a person's workspaces, and no other."""
+    return Brand.objects.filter(workspace__members=user)
+
+
+def role_of(user: User, brand: Brand) -> str:
+    """The person's role in the brand's workspace."""
+    return Membership.objects.values_list("role", flat=True).get(user=user, workspace_id=brand.workspace_id)
+
+
+@transaction.atomic
+def create(
+    workspace: Workspace, identity: Identity, assets: list[Asset] | None = None, choices: Choices | None = None
+) -> Brand:
+    """A new brand with a planned site."""
+    brand = Brand(workspace=workspace, slug=_free_slug(identity.name))
+    brand.save()
+    Picture.objects.bulk_create(
+        Picture(brand=brand, key=a.id, name=a.name, svg=a.svg, width=a.width, height=a.height) for a in assets or []
+    )
+    bodies = documents_of(plan(identity, choices, assets))
+    Document.objects.bulk_create(Document(brand=brand, name=name, body=body) for name, body in bodies.items())
+    brand.planned = pages_digest(bodies)
+    brand.save(update_fields=["planned"])
+    return brand
+
+
+def _free_slug(name: str) -> str:
+    wanted = slug(name, "brand")
+    taken = set(Brand.objects.filter(slug__startswith=wanted).values_list("slug", flat=True))
+    number = 1
+    while (candidate := wanted if number == 1 else f"{wanted}-{number}") in taken:
+        number += 1
+    return candidate
+
+
+def bodies_of(brand: Brand) -> tuple[Bodies, dict[str, int]]:
+    """The bodies of a brand's documents and their revisions, by name."""
+    found = list(brand.documents.all())
+    return {d.name: d.body for d in found}, {d.name: d.revision for d in found}
+
+
+def assets_of(brand: Brand) -> list[Asset]:
+    return [
+        Asset.model_construct(id=p.key, name=p.name, svg=p.svg, width=p.width, height=p.height) for p in brand.pictures.all()
+    ]
+
+
+def site_of(bodies: Bodies, assets: list[Asset]) -> Site:
+    """The site that documents make."""
+    return Site(
+        identity=Identity.model_validate(bodies["identity"]),
+        choices=Choices.model_validate(bodies["choices"]),
+        frame=Frame.model_validate(bodies["frame"]),
+        pages=[Page.model_validate(body) for name, body in bodies.items() if name.startswith("page:")],
+        assets=assets,
+    )
+
+
+def load(brand: Brand) -> Site:
+    """The site of a brand as it is now."""
+    return site_of(bodies_of(brand)[0], assets_of(brand))
+
+
+def pages_digest(bodies: Bodies) -> str:
+    """A digest of frame and pages, to tell whether anybody edited them since they were planned."""
+    parts = {name: body for name, body in bodies.items() if name == "frame" or name.startswith("page:")}
+    return hashlib.sha256(json.dumps(parts, sort_keys=True).encode()).hexdigest()
+
+
+def preview_key(site: Site, revisions: dict[str, int], page: str, marks: dict[str, str | None]) -> str:
+    """Changes whenever the HTML of a page's preview does; a restyle alone changes only tokens and leaves it."""
+    menu = [(one.id, one.name, one.menu) for one in site.pages]
+    parts = [revisions["identity"], revisions["frame"], revisions[f"page:{page}"], sorted(marks.items()), menu]
+    return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]

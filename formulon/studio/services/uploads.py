@@ -1,0 +1,28 @@
+"""Uploads: files that people add to a brand."""
+
+import re
+
+from django.contrib.auth.models import User
+
+from formulon.core.system.identity import slug
+from formulon.studio.models import Brand
+from formulon.studio.services import history
+from formulon.studio.services.reading import read_mark
+
+
+def add_mark(brand: Brand, author: User, file_name: str, data: bytes, revision: int, meant_for: str) -> list[str]:
+    """Adds an uploaded mark to the identity; returns notes on what was left out of it."""
+    name = re.sub(r"[\x00-\x1f<>]", "", file_name)[-80:] or "logo.svg"
+    read = read_mark(name, data)
+    marks = brand.documents.get(name="identity").body["marks"]
+    base = slug(name.rsplit(".", 1)[0], "mark")
+    taken = {mark["id"] for mark in marks}
+    number = 1
+    while (mark_id := base if number == 1 else f"{base}-{number}") in taken:
+        number += 1
+    wide = read["width"] / read["height"]
+    kind = "symbol" if wide < 1.4 else "full"
+    mark = {"id": mark_id, "name": name, "kind": kind, "meant_for": meant_for, "svg": read["svg"]}
+    edit = history.Edit("identity", revision, [{"op": "add", "path": "/marks/-", "value": mark}])
+    history.write(brand, author, f"Add the mark {name}", [edit], frozenset([read["svg"]]))
+    return list(read["notes"])

@@ -1,0 +1,74 @@
+"""What the interface shows of a brand at once: system, tokens as CSS, uses, counts, all from the pipeline of core."""
+
+from collections import Counter
+from dataclasses import asdict
+from typing import Any
+
+import numpy as np
+
+from formulon.core.checks.facts import TextRun
+from formulon.core.checks.predict import predict
+from formulon.core.checks.runner import check
+from formulon.core.color.contrast import contrast_matrix
+from formulon.core.color.srgb import from_hex, to_hex
+from formulon.core.site.catalogue import card_ground
+from formulon.core.site.model import Site
+from formulon.core.system.choices import GROUNDS
+from formulon.core.system.css import properties_css
+from formulon.core.system.model import System
+from formulon.core.system.resolve import resolve
+
+
+def resolved(site: Site) -> dict[str, Any]:
+    """The system of a site, summed up for the interface."""
+    system = resolve(site.identity, site.choices)
+    facts = predict(site, system)
+    report = check(facts, system)
+    uses = Counter(
+        (fact.ground, _shown_ink(fact.ink)) for fact in facts if isinstance(fact, TextRun) and not _other_state(fact.ink)
+    )
+    return {
+        **system.to_json(),
+        "css": properties_css(system),
+        "steps": [asdict(step) for step in system.steps.values()],
+        "marks": {ground: chosen.mark for ground, chosen in system.marks.items()},
+        "palette": {reference: to_hex(rgb) for reference, rgb in system.palette.items()},
+        "fits": _fits(system),
+        "uses": [{"ground": ground, "ink": ink, "count": count} for (ground, ink), count in sorted(uses.items())],
+        "sections": _sections(site),
+        "headlines": [
+            {"page": fact.place.page, "text": fact.text, "step": fact.step, "lines": fact.lines}
+            for fact in facts
+            if isinstance(fact, TextRun) and fact.tag in ("h1", "h2")
+        ],
+        "counts": report.counts,
+    }
+
+
+def _fits(system: System) -> dict[str, dict[str, float]]:
+    """Contrast ratio of every colour of the palette on every ground, by ground and reference."""
+    references, colors = list(system.palette), np.array(list(system.palette.values()))
+    backgrounds = np.array([from_hex(system.css(f"ground/{ground}/background")) for ground in GROUNDS])
+    ratios = contrast_matrix(colors, backgrounds)
+    return {
+        ground: dict(zip(references, ratios[:, column].round(4).tolist(), strict=True)) for column, ground in enumerate(GROUNDS)
+    }
+
+
+def _other_state(ink: str) -> bool:
+    return ink.endswith(("/hover", "/pressed"))
+
+
+def _shown_ink(ink: str) -> str:
+    return "link" if ink == "text/label/rest" else ink
+
+
+def _sections(site: Site) -> dict[str, int]:
+    """How many sections stand on each ground over the site; inset cards count for theirs."""
+    counts = Counter(dict.fromkeys(GROUNDS, 0))
+    for page in site.pages:
+        for section in (site.frame.header, *page.sections, site.frame.footer):
+            counts[section.ground] += 1
+            if section.catalogue.layouts[section.layout].card:
+                counts[card_ground(section.ground)] += 1
+    return dict(counts)

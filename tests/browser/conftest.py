@@ -1,0 +1,107 @@
+"""A real server on a real PostgreSQL, and headless Chromium, driven as a person would."""
+
+import os
+import re
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+from django.contrib.auth.models import User
+from playwright.sync_api import Browser, Page, expect, sync_playwright
+
+from formulon.studio.management.commands.load_demo import load_folder
+from formulon.studio.models import Membership, Workspace
+
+# The driver runs an event loop in this thread, which Django would otherwise take for asynchronous code.
+os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
+ROOT = Path(__file__).resolve().parent.parent.parent
+AXE = (ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text(encoding="utf-8")
+FLAGS = [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--font-render-hinting=none",
+]
+PASSWORD = "a long password indeed"
+expect.set_options(timeout=10_000)
+
+
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    for item in items:
+        if "tests/browser" in str(item.path):
+            item.add_marker(pytest.mark.browser)
+
+
+@pytest.fixture(scope="session")
+def chromium() -> Iterator[Browser]:
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        yield browser
+        browser.close()
+
+
+@pytest.fixture
+def designer(transactional_db: None) -> User:
+    user = User.objects.create_user("anna", password=PASSWORD, first_name="Anna")
+    Membership.objects.create(workspace=Workspace.objects.create(name="Studio"), user=user, role="owner")
+    return user
+
+
+@pytest.fixture
+def demo(designer: User) -> str:
+    brand = load_folder(ROOT / "demo" / "quillmoor", Workspace.objects.get(name="Studio"))
+    return str(brand.pk)
+
+
+@pytest.fixture
+def studio(live_server, settings) -> str:  # type: ignore[no-untyped-def]
+    """The studio's address: `localhost`, while published sites stand at 127.0.0.1 on the same port."""
+    settings.ALLOWED_HOSTS = ["localhost", "127.0.0.1"]
+    return f"http://localhost:{live_server.thread.port}"
+
+
+def open_page(browser: Browser, quiet: bool = True) -> tuple[Page, list[str]]:
+    """A page, and what its console and its scripts complain of."""
+    context = browser.new_context(viewport={"width": 1280, "height": 800}, locale="en-GB", accept_downloads=True)
+    context.grant_permissions(["clipboard-write", "clipboard-read"])
+    page = context.new_page()
+    said: list[str] = []
+    page.on("console", lambda message: said.append(f"{message.type}: {message.text}"))
+    page.on("pageerror", lambda error: said.append(f"error: {error}"))
+    return page, said
+
+
+@pytest.fixture
+def page(chromium: Browser, studio: str, designer: User) -> Iterator[Page]:
+    """Signed in. At the end, nothing may stand in the console."""
+    page, said = open_page(chromium)
+    sign_in(page, studio)
+    yield page
+    page.context.close()
+    assert said == []
+
+
+def sign_in(page: Page, studio: str, name: str = "anna") -> None:
+    page.goto(studio)
+    page.get_by_label("Name").fill(name)
+    page.get_by_label("Password").fill(PASSWORD)
+    page.get_by_role("button", name="Sign in").click()
+    expect(page.get_by_role("heading", name="Brands")).to_be_visible()
+
+
+def stage(page: Page, name: str) -> None:
+    page.get_by_role("navigation", name="Stages").get_by_role("link", name=re.compile(f"^{name}")).click()
+
+
+def violations(page: Page) -> list[str]:
+    """axe-core's violations of WCAG 2.2 A and AA and its best practices. Previews are judged on their own."""
+    page.evaluate(AXE)
+    found = page.evaluate(
+        "axe.run({exclude: [['iframe']]}, {resultTypes: ['violations']})"
+        ".then(r => r.violations.map(v => `${v.id}: ${v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join(' | ')}`))"
+    )
+    return list(found)

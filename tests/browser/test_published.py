@@ -1,0 +1,185 @@
+"""Published pages judged by outside tools and against what was predicted: Nu HTML checker, axe-core, Chromium's layout."""
+
+import json
+import subprocess
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import Browser, Page
+
+from formulon.core.checks.facts import Target, TextRun
+from formulon.core.checks.predict import predict
+from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.model import Site
+from formulon.core.site.planner import plan
+from formulon.core.site.render import WIDTHS, render
+from formulon.core.system.choices import Choices
+from formulon.core.system.resolve import resolve
+from tests.browser.conftest import AXE, ROOT
+from tests.conftest import quillmoor_identity, quillmoor_pictures
+
+VNU = ROOT / "web" / "node_modules" / "vnu-jar" / "build" / "dist" / "vnu.jar"
+
+
+def every_layout() -> Site:
+    """The demo's site with one more page for each layout index, so that every layout stands on some page."""
+    site = plan(quillmoor_identity(), assets=quillmoor_pictures())
+    for turn in range(4):
+        page = site.pages[turn % 4].model_copy(deep=True)
+        page.id = f"turn-{turn}"
+        for section in page.sections:
+            layouts = list(CATALOGUE[section.kind].layouts)
+            section.layout = layouts[(layouts.index(section.layout) + 1 + turn) % len(layouts)]
+            if "picture" in CATALOGUE[section.kind].slots and "picture" not in section.content:
+                section.content["picture"] = {"source": f"drawn:arcs/{turn}", "alt": "", "decorative": True}
+        site.pages.append(page)
+    return Site.model_validate(site.model_dump())
+
+
+@pytest.fixture(scope="module")
+def site() -> Site:
+    return every_layout()
+
+
+@pytest.fixture(scope="module")
+def folder(site: Site, tmp_path_factory: pytest.TempPathFactory) -> Path:
+    out = tmp_path_factory.mktemp("published")
+    for name, data in render(site, resolve(site.identity, site.choices)).items():
+        (out / name).parent.mkdir(parents=True, exist_ok=True)
+        (out / name).write_bytes(data)
+    return out
+
+
+@pytest.fixture(scope="module")
+def tab(chromium: Browser) -> Iterator[Page]:
+    context = chromium.new_context(java_script_enabled=True)
+    yield context.new_page()
+    context.close()
+
+
+def show(tab: Page, folder: Path, name: str, width: int) -> None:
+    tab.set_viewport_size({"width": width, "height": 900})
+    tab.goto((folder / name).as_uri())
+    tab.evaluate("document.fonts.ready.then(() => Promise.all([...document.fonts].map(f => f.load().catch(() => 0))))")
+
+
+def test_nu_html_checker_finds_no_error(folder: Path) -> None:
+    pages = [str(file) for file in sorted(folder.glob("*.html"))]
+    done = subprocess.run(
+        ["java", "-Xss4m", "-jar", str(VNU), "--format", "json", "--stdout", "--exit-zero-always", *pages],
+        capture_output=True,
+        check=True,
+    )
+    messages = json.loads(done.stdout)["messages"]
+    assert [f"{m['url'][-20:]}: {m['message']} {m.get('extract')}" for m in messages if m["type"] == "error"] == []
+
+
+@pytest.mark.parametrize("width", [360, 1280])
+def test_axe_finds_no_violation(site: Site, folder: Path, tab: Page, width: int) -> None:
+    for page in site.pages:
+        show(tab, folder, site.file_name(page), width)
+        tab.evaluate(AXE)
+        found = tab.evaluate("axe.run().then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html).join(' ')))")
+        assert found == [], (page.id, width)
+
+
+@pytest.mark.parametrize("width", WIDTHS)
+def test_no_page_scrolls_sideways(site: Site, folder: Path, tab: Page, width: int) -> None:
+    for page in site.pages:
+        show(tab, folder, site.file_name(page), width)
+        assert tab.evaluate("document.documentElement.scrollWidth") <= width, (page.id, width)
+
+
+# What Chromium shows of the texts: colour, ground, size, lines.
+READ = """() => [...document.querySelectorAll('h1,h2,h3,p:not(.more),a.button,.links a')].map(e => {
+  const s = getComputedStyle(e);
+  let ground = e; while (getComputedStyle(ground).backgroundColor === 'rgba(0, 0, 0, 0)') ground = ground.parentElement;
+  const range = document.createRange(); range.selectNodeContents(e);
+  const tops = new Set([...range.getClientRects()].filter(r => r.width > 0).map(r => Math.round(r.top)));
+  return {text: e.innerText.trim(), color: s.color, background: getComputedStyle(ground).backgroundColor,
+          size: parseFloat(s.fontSize), weight: Number(s.fontWeight), lines: tops.size, tag: e.tagName,
+          height: e.getBoundingClientRect().height, width: e.getBoundingClientRect().width};
+})"""
+
+
+def rgb(color: str) -> str:
+    r, g, b = (int(part) for part in color.removeprefix("rgb(").removesuffix(")").split(","))
+    return f"#{r:02x}{g:02x}{b:02x}"
+
+
+@pytest.mark.parametrize("width", WIDTHS)
+def test_predicted_facts_are_what_chromium_shows(site: Site, folder: Path, tab: Page, width: int) -> None:
+    system = resolve(site.identity, site.choices)
+    pairs = {(pair.foreground, pair.background) for pair in system.pairs}
+    wrong_lines = total = 0
+    for page in site.pages:
+        show(tab, folder, site.file_name(page), width)
+        seen = [run for run in tab.evaluate(READ) if run["text"]]
+        facts = predict(site, system, [page])
+        runs = {(f.text, f.tag): f for f in facts if isinstance(f, TextRun) and not f.ink.endswith(("/hover", "/pressed"))}
+        for run in seen:
+            # Every pair on the page is one that resolve() listed, with the colours really used.
+            assert (rgb(run["color"]), rgb(run["background"])) in pairs, run
+            known = [f for f in facts if isinstance(f, TextRun) and f.text == run["text"]]
+            assert known, run
+            assert any(
+                (f.foreground, f.background) == (rgb(run["color"]), rgb(run["background"]))
+                and f.weight == run["weight"]
+                and abs(f.sizes[width] - run["size"]) < 0.05
+                for f in known
+            ), (run, known)
+            fact = runs.get((run["text"], run["tag"].lower()))
+            if fact and run["tag"] in ("H1", "H2"):
+                total += 1
+                wrong_lines += fact.lines[width] != run["lines"]
+    assert total >= 20
+    assert wrong_lines == 0, f"{wrong_lines} of {total} headlines at {width}"
+
+
+def test_predicted_targets_are_what_chromium_shows(site: Site, folder: Path, tab: Page) -> None:
+    system = resolve(site.identity, site.choices)
+    for width in (360, 1280):
+        page = site.pages[0]
+        show(tab, folder, site.file_name(page), width)
+        seen = {run["text"]: run for run in tab.evaluate(READ)}
+        targets = [f for f in predict(site, system, [page]) if isinstance(f, Target) and f.kind != "mark"]
+        assert len(targets) > 8
+        for target in targets:
+            run = seen[target.label]
+            wide, high = target.sizes[width]
+            assert run["height"] == pytest.approx(high, abs=0.6), target
+            assert run["width"] == pytest.approx(wide, rel=0.01, abs=1), target
+
+
+def test_pages_work_without_script_and_stay_light(site: Site, folder: Path, chromium: Browser) -> None:
+    """design.md's budget: a page of the demo, without photographs, within 80 kB over the wire (gzip)."""
+    import gzip
+
+    context = chromium.new_context(java_script_enabled=False)
+    page = context.new_page()
+    wire: list[int] = []
+
+    def weigh(response) -> None:  # type: ignore[no-untyped-def]
+        data = Path(response.url.removeprefix("file://")).read_bytes()
+        wire.append(len(data) if response.url.endswith(".woff2") else len(gzip.compress(data)))
+
+    page.on("response", weigh)
+    page.goto((folder / "index.html").as_uri())
+    page.wait_for_load_state("networkidle")
+    assert page.locator("h1").is_visible()
+    assert sum(wire) <= 80_000, wire
+    context.close()
+
+
+def test_without_colors_pages_still_read(chromium: Browser, tmp_path: Path) -> None:
+    site = plan(quillmoor_identity().model_copy(update={"colors": [], "marks": []}), Choices())
+    for name, data in render(site, resolve(site.identity, site.choices)).items():
+        (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
+        (tmp_path / name).write_bytes(data)
+    context = chromium.new_context()
+    page = context.new_page()
+    page.goto((tmp_path / "index.html").as_uri())
+    page.evaluate(AXE)
+    assert page.evaluate("axe.run().then(r => r.violations.map(v => v.id))") == []
+    context.close()

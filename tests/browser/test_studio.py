@@ -1,0 +1,242 @@
+"""The studio's own screens: wiring by mouse, drags, undo over a reload, two people at once, bad input, accessibility."""
+
+import re
+from pathlib import Path
+
+import pytest
+from django.contrib.auth.models import User
+from playwright.sync_api import Browser, Page, expect
+
+from formulon.studio.models import Brand, Entry, Membership, Workspace
+from tests.browser.conftest import PASSWORD, open_page, sign_in, stage, violations
+
+STAGES = ("Identity", "System", "Pages", "Preflight", "Release")
+
+
+@pytest.fixture
+def loud_page(chromium: Browser, studio: str, designer: User):  # type: ignore[no-untyped-def]
+    """Signed in, where refused requests stand in the console on purpose."""
+    page, _ = open_page(chromium)
+    sign_in(page, studio)
+    yield page
+    page.context.close()
+
+
+def open_demo(page: Page) -> None:
+    page.goto(page.url)
+    page.get_by_role("link", name="Quillmoor Observatory").click()
+    expect(page.get_by_label("Name", exact=True)).to_have_value("Quillmoor Observatory")
+
+
+def background(page: Page, title: str, selector: str) -> str:
+    frame = page.frame_locator(f"iframe[title='{title}']")
+    return str(frame.locator(selector).first.evaluate("e => getComputedStyle(e).backgroundColor"))
+
+
+def test_a_wire_by_mouse_restyles_every_page_and_is_undone(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "System")
+    sections = page.frame_locator("iframe[title='Contact, phone 360']").locator("section.hero")
+    expect(sections).to_have_css("background-color", "rgb(142, 90, 155)")  # accent: Heather
+    source = page.get_by_role("button", name="Night #1B2147").bounding_box()
+    target = page.get_by_role("button", name=re.compile("^Accent ground")).bounding_box()
+    assert source and target
+    page.mouse.move(source["x"] + 60, source["y"] + 20)
+    page.mouse.down()
+    page.mouse.move(source["x"] + 200, source["y"] + 60, steps=4)
+    page.mouse.move(target["x"] + 30, target["y"] + 30, steps=4)
+    page.mouse.up()
+    # All pages at all shown widths, at once.
+    expect(sections).to_have_css("background-color", "rgb(27, 33, 71)")
+    assert background(page, "Contact, desktop 1280", "section.hero") == "rgb(27, 33, 71)"
+    assert background(page, "Home, desktop 1280", "section.call-to-action") == "rgb(27, 33, 71)"
+    expect(page.get_by_role("region", name="Reasons")).to_contain_text("chosen")
+    page.reload()
+    expect(page.get_by_role("button", name="Undo")).to_have_attribute("title", "Undo: Night for the accent ground (Ctrl+Z)")
+    page.keyboard.press("Control+z")
+    expect(sections).to_have_css("background-color", "rgb(142, 90, 155)")
+    page.keyboard.press("Control+Shift+z")
+    expect(sections).to_have_css("background-color", "rgb(27, 33, 71)")
+
+
+def test_a_drag_is_one_entry_and_shows_at_once(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "System")
+    button = page.frame_locator("iframe[title='Home, desktop 1280']").locator(".button--primary").first
+    expect(button).to_have_css("border-top-left-radius", "6px")
+    page.get_by_role("tab", name="Shape and buttons").click()
+    slider = page.get_by_label("Corner radius").bounding_box()
+    assert slider
+    middle = slider["y"] + slider["height"] / 2
+    page.mouse.move(slider["x"] + slider["width"] * 0.16, middle)
+    page.mouse.down()
+    for part in range(16, 51):
+        page.mouse.move(slider["x"] + slider["width"] * part / 100, middle)
+    expect(button).to_have_css("border-top-left-radius", "20px")  # while the button is still held
+    assert Entry.objects.count() == 0
+    page.mouse.up()
+    expect(page.get_by_role("button", name="Undo")).to_be_enabled()
+    assert Entry.objects.count() == 1
+    page.get_by_role("tab", name="Type").click()
+    heading = page.frame_locator("iframe[title='Home, phone 360']").get_by_role("heading", level=1)
+    before = heading.evaluate("e => parseFloat(getComputedStyle(e).fontSize)")
+    ratio = page.get_by_label("Ratio on phones")
+    ratio.focus()
+    for _ in range(4):
+        ratio.press("ArrowLeft")
+    expect(page.get_by_role("status").filter(has_text="Saving")).to_have_count(0)
+    expect(page.get_by_text("All saved")).to_be_visible()
+    expect(page.get_by_role("button", name="Undo")).to_have_attribute("title", "Undo: Ratio on phones (Ctrl+Z)")
+    assert heading.evaluate("e => parseFloat(getComputedStyle(e).fontSize)") < before
+
+
+def test_patches_light_their_uses(page: Page, demo: str) -> None:
+    open_demo(page)
+    page.get_by_role("button", name="Link on paper, 4.5 to 1").click()
+    page.get_by_role("button", name="All pages", exact=True).click()
+    expect(page.get_by_text("Lit: Link on paper")).to_be_visible()
+    lit = page.frame_locator("iframe[title='About, desktop 1280']").locator("[data-lit]")
+    expect(lit).to_have_count(1)
+    expect(lit).to_have_text("What we offer")
+
+
+def test_full_size_and_widths_of_the_sheet(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "System")
+    page.get_by_role("button", name="tablet").click()
+    expect(page.locator("iframe[title='Home, tablet 768']")).to_be_visible()
+    page.get_by_role("button", name="Open Home, phone, at full size").click()
+    dialog = page.get_by_role("dialog")
+    expect(dialog.locator("iframe[title='Home, phone 360']")).to_be_visible()
+    page.keyboard.press("Escape")
+    expect(dialog).to_have_count(0)
+
+
+def test_frames_run_no_script(loud_page: Page, demo: str) -> None:
+    page = loud_page
+    open_demo(page)
+    stage(page, "System")
+    frames = page.locator("iframe")
+    expect(frames.first).to_be_visible()
+    for index in range(frames.count()):
+        assert frames.nth(index).get_attribute("sandbox") == "allow-same-origin"
+    frame = page.frame_locator("iframe[title='Home, phone 360']")
+    expect(frame.get_by_role("heading", level=1)).to_be_visible()
+    ran = frame.locator("body").evaluate(
+        "b => { const s = b.ownerDocument.createElement('script'); s.textContent = 'document.body.dataset.ran = 1';"
+        " b.append(s); return b.dataset.ran ?? null; }"
+    )
+    assert ran is None
+
+
+def test_two_people_at_once(loud_page: Page, demo: str, chromium: Browser, studio: str) -> None:
+    page = loud_page
+    ben = User.objects.create_user("ben", password=PASSWORD, first_name="Ben")
+    Membership.objects.create(workspace=Workspace.objects.get(name="Studio"), user=ben, role="designer")
+    open_demo(page)
+    other, _ = open_page(chromium)
+    sign_in(other, studio, "ben")
+    open_demo(other)
+    other.get_by_label("Strapline").fill("Ben’s line.")
+    other.get_by_label("Strapline").press("Enter")
+    expect(other.get_by_role("button", name="Undo")).to_be_enabled()
+    page.get_by_label("Strapline").fill("Anna’s line.")
+    page.get_by_label("Strapline").press("Enter")
+    dialog = page.get_by_role("dialog")
+    expect(dialog).to_contain_text("Ben has changed this meanwhile")
+    expect(dialog).to_contain_text("“Ben’s line.”")
+    expect(dialog).to_contain_text("“Anna’s line.”")
+    dialog.get_by_role("button", name="Make mine again").click()
+    expect(page.get_by_label("Strapline")).to_have_value("Anna’s line.")
+    expect(page.get_by_role("button", name="Undo")).to_be_enabled()
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_label("Strapline")).to_have_value("Ben’s line.")
+    other.context.close()
+
+
+def test_bad_input_gets_a_sentence_and_loses_nothing(loud_page: Page, demo: str, tmp_path: Path) -> None:
+    page = loud_page
+    open_demo(page)
+    page.get_by_label("More colours").fill("blurp")
+    page.get_by_role("button", name="Add colours").click()
+    expect(page.get_by_role("alert").filter(has_text="“blurp” is not a colour")).to_be_visible()
+    expect(page.get_by_label("More colours")).to_have_value("blurp")
+    value = page.get_by_label("Value of Night")
+    value.fill("nonsense")
+    value.press("Enter")
+    expect(page.get_by_role("alert").filter(has_text="“nonsense” is not a colour")).to_be_visible()
+    expect(value).to_have_value("#1B2147")
+    email = page.get_by_label("Email")
+    email.fill("not an address")
+    email.press("Enter")
+    expect(page.get_by_role("alert").filter(has_text="is not an email address")).to_be_visible()
+    for name, body, says in (
+        ("script.svg", "<script>alert(1)</script>", "holds a script"),
+        ("outside.svg", '<use href="http://example.org/a.svg#b"/>', "outside itself"),
+        ("huge.svg", "", "60,000"),
+    ):
+        size = 'width="60000" height="60000"' if name == "huge.svg" else 'viewBox="0 0 9 9"'
+        file = tmp_path / name
+        file.write_text(f'<svg xmlns="http://www.w3.org/2000/svg" {size}>{body}</svg>')
+        page.locator("input[type=file]").set_input_files(file)
+        alert = page.get_by_role("alert").filter(has_text=name)
+        expect(alert).to_contain_text(says)
+    assert Entry.objects.count() == 0
+
+
+def test_a_wrong_password_is_told(chromium: Browser, studio: str, designer: User) -> None:
+    page, _ = open_page(chromium)
+    page.goto(studio)
+    page.get_by_label("Name").fill("anna")
+    page.get_by_label("Password").fill("wrong")
+    page.get_by_role("button", name="Sign in").click()
+    expect(page.get_by_role("alert")).to_contain_text("do not belong together")
+    page.context.close()
+
+
+def test_sign_out_ends_access(page: Page, demo: str) -> None:
+    page.get_by_role("button", name="Sign out").click()
+    expect(page.get_by_role("button", name="Sign in")).to_be_visible()
+
+
+def test_axe_finds_no_violation_on_any_screen(page: Page, demo: str) -> None:
+    found = {"Brands": violations(page)}
+    open_demo(page)
+    for name in STAGES:
+        stage(page, name)
+        page.wait_for_load_state("networkidle")
+        found[name] = violations(page)
+    stage(page, "System")
+    for facet in ("Type", "Shape and buttons", "Logo", "All values", "Colour"):
+        page.get_by_role("tab", name=facet).click()
+        found[facet] = violations(page)
+    page.get_by_role("button", name="Link on paper: Link").click()
+    found["Reasons"] = violations(page)
+    stage(page, "Pages")
+    page.get_by_role("button", name="Hero").click()
+    found["Section"] = violations(page)
+    page.get_by_role("button", name="All pages", exact=True).click()
+    found["Sheet"] = violations(page)
+    assert "\n".join(f"{name}: {bad}" for name, all_bad in found.items() for bad in all_bad) == ""
+
+
+def test_axe_finds_no_violation_with_findings(page: Page, demo: str) -> None:
+    brand = Brand.objects.get(pk=demo)
+    document = brand.documents.get(name="choices")
+    document.body["wires"] = {"accent/heading": "lamp", "paper/heading": "lamp"}
+    document.save()
+    open_demo(page)
+    stage(page, "Preflight")
+    expect(page.get_by_text("Not ready to release")).to_be_visible()
+    page.wait_for_load_state("networkidle")
+    assert "\n".join(violations(page)) == ""
+    stage(page, "System")
+    assert "\n".join(violations(page)) == ""
+
+
+def test_axe_on_sign_in(chromium: Browser, studio: str, designer: User) -> None:
+    page, _ = open_page(chromium)
+    page.goto(studio)
+    expect(page.get_by_role("button", name="Sign in")).to_be_visible()
+    assert "\n".join(violations(page)) == ""
+    page.context.close()

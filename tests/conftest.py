@@ -1,0 +1,52 @@
+"""Shared fixtures: brands and sites as plain data."""
+
+import json
+from pathlib import Path
+
+import pytest
+
+from formulon.core.identity.svg import rebuild
+from formulon.core.site.model import Asset, Site
+from formulon.core.site.planner import plan
+from formulon.core.system.identity import Identity
+
+DEMO = Path(__file__).resolve().parent.parent / "demo" / "quillmoor"
+
+
+def quillmoor_identity(marks: bool = True) -> Identity:
+    """The demo brand's identity, out of its files."""
+    body = json.loads((DEMO / "identity.json").read_text(encoding="utf-8"))
+    if marks:
+        body["marks"] = [
+            {
+                "id": file.stem,
+                "name": file.name,
+                "kind": "symbol" if "symbol" in file.stem else "full",
+                "svg": rebuild(file.read_bytes(), file.name).svg,
+            }
+            for file in sorted((DEMO / "marks").glob("*.svg"))
+        ]
+    return Identity.model_validate(body)
+
+
+def quillmoor_pictures() -> list[Asset]:
+    """The demo brand's own pictures, with what they show."""
+    names = json.loads((DEMO / "pictures.json").read_text(encoding="utf-8"))
+    made = []
+    for file in sorted((DEMO / "pictures").glob("*.svg")):
+        read = rebuild(file.read_bytes(), file.name)
+        made.append(Asset(id=file.stem, name=names[file.stem], svg=read.svg, width=read.width, height=read.height))
+    return made
+
+
+@pytest.fixture
+def quillmoor() -> Identity:
+    return quillmoor_identity()
+
+
+@pytest.fixture
+def site(quillmoor: Identity) -> Site:
+    """The demo's planned site with one picture of its own."""
+    read = rebuild((DEMO / "pictures" / "5-moon-for-members.svg").read_bytes(), "moon.svg")
+    asset = Asset(id="moon", name="A crescent moon and three stars", svg=read.svg, width=read.width, height=read.height)
+    return plan(quillmoor, assets=[asset])

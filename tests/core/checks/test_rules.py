@@ -1,0 +1,256 @@
+"""Each rule below, at and above its threshold; each code; each fix applied and checked again."""
+
+from dataclasses import replace
+
+import pytest
+
+from formulon.core.checks.facts import Destination, PageHead, PictureFact, Place, Target, TextRun, Words
+from formulon.core.checks.predict import predict
+from formulon.core.checks.rule import Ref, Rule, rule, rules
+from formulon.core.checks.runner import Finding, Report, check, check_site
+from formulon.core.site.changes import Change, apply
+from formulon.core.site.model import Site
+from formulon.core.site.planner import plan
+from formulon.core.system.choices import Choices
+from formulon.core.system.identity import Identity
+from formulon.core.system.resolve import resolve
+
+PLACE = Place("home", "hero", "heading")
+RUN = TextRun(
+    PLACE, "Words", "p", "body", "paper", "body", "#000000", "#ffffff", 400, {360: 17.0, 1280: 18.0}, {360: 1, 1280: 1}
+)
+TARGET = Target(PLACE, "Go", "button", {360: (24.0, 24.0)}, 0, 0)
+
+
+def of(name: str) -> Rule:
+    return rules()[name]
+
+
+def codes(name: str, fact) -> list[str]:  # type: ignore[no-untyped-def]
+    return [verdict.code for verdict in of(name).verdicts(fact)[1]]
+
+
+def test_seven_rules_are_found_by_their_path() -> None:
+    assert list(rules()) == [
+        "content/alternative-text",
+        "content/placeholder-left",
+        "contrast/text-minimum",
+        "interaction/target-size",
+        "links/dead-destination",
+        "publishing/title-description",
+        "type/headline-lines",
+    ]
+    for name, one in rules().items():
+        module = one.look.__module__.removeprefix("formulon.core.checks.rules.")
+        assert module == name.replace("/", ".").replace("-", "_")
+
+
+def test_registration_refuses_a_duplicate_and_a_missing_part() -> None:
+    parts = {
+        "title": "t",
+        "standard": Ref("s"),
+        "severity": "note",
+        "looks_at": Words,
+        "rationale": "r",
+        "messages": {"m": "x"},
+    }
+    with pytest.raises(ValueError, match="two rules"):
+        rule(id="contrast/text-minimum", **parts)(lambda fact, options: [])  # type: ignore[arg-type]
+    with pytest.raises(ValueError, match="rationale"):
+        rule(id="x/y", **{**parts, "rationale": ""})(lambda fact, options: [])  # type: ignore[arg-type]
+
+
+def test_a_code_may_rest_on_another_reference() -> None:
+    one = of("publishing/title-description")
+    assert one.reference("no-title").clause == "2.4.2" and one.reference("no-description").name == "Common practice"
+
+
+def test_a_code_without_a_message_is_a_defect() -> None:
+    broken = replace(of("links/dead-destination"), messages={"other": "x"})
+    with pytest.raises(LookupError, match="no message"):
+        broken.verdicts(Destination(PLACE, "Go", "", False))
+
+
+# WCAG 2.2 SC 1.4.3, with the pairs of tests/reference: #767676 on white is 4.54:1, #777777 is 4.48:1.
+@pytest.mark.parametrize(
+    ("foreground", "size", "weight", "found"),
+    [
+        ("#777777", 17, 400, ["too-low"]),
+        ("#767676", 17, 400, []),
+        ("#777777", 24, 400, []),  # large text: 18 pt are 24 px
+        ("#777777", 23.99, 400, ["too-low"]),
+        ("#777777", 56 / 3, 700, []),  # 14 pt bold
+        ("#777777", 18.6, 700, ["too-low"]),
+        ("#777777", 20, 600, ["too-low"]),  # not bold
+        ("#949494", 40, 400, []),  # 3.03:1
+        ("#959595", 40, 400, ["too-low"]),  # 2.99:1
+    ],
+)
+def test_text_contrast(foreground: str, size: float, weight: int, found: list[str]) -> None:
+    run = replace(RUN, foreground=foreground, sizes={360: size}, weight=weight)
+    assert codes("contrast/text-minimum", run) == found
+
+
+def test_text_contrast_is_judged_where_the_text_is_smallest() -> None:
+    run = replace(RUN, foreground="#777777", sizes={360: 20.0, 1280: 30.0})
+    (verdict,) = of("contrast/text-minimum").verdicts(run)[1]
+    assert verdict.width == 360 and verdict.required == 4.5
+
+
+# WCAG 2.2 SC 2.5.8: 24 × 24 CSS px, or the spacing exception.
+@pytest.mark.parametrize(
+    ("size", "across", "down", "found"),
+    [
+        ((24, 24), 0, 0, []),
+        ((23.9, 24), 0, 0, ["too-small"]),
+        ((120, 20), 0, 3.9, ["too-small"]),
+        ((120, 20), 0, 4, []),
+        ((20, 20), 4, 0, ["too-small"]),
+        ((20, 20), 4, 4, []),
+    ],
+)
+def test_target_size(size: tuple[float, float], across: float, down: float, found: list[str]) -> None:
+    target = replace(TARGET, sizes={360: size}, gap_across=across, gap_down=down)
+    assert codes("interaction/target-size", target) == found
+
+
+@pytest.mark.parametrize(
+    ("alt", "decorative", "present", "found"),
+    [
+        ("A moon", False, True, []),
+        ("  ", False, True, ["missing"]),
+        ("", True, True, []),
+        ("A moon", True, False, ["not-found"]),
+    ],
+)
+def test_alternative_text(alt: str, decorative: bool, present: bool, found: list[str]) -> None:
+    assert codes("content/alternative-text", PictureFact(PLACE, "asset:x", alt, decorative, present)) == found
+
+
+def test_dead_destination() -> None:
+    assert codes("links/dead-destination", Destination(PLACE, "Go", "page:home", True)) == []
+    assert codes("links/dead-destination", Destination(PLACE, "Go", "page:x", False)) == ["page-gone"]
+    assert codes("links/dead-destination", Destination(PLACE, "Go", "", False)) == ["empty"]
+
+
+def test_placeholder_left() -> None:
+    assert codes("content/placeholder-left", Words(PLACE, "Text", "All [written] here")) == []
+    assert codes("content/placeholder-left", Words(PLACE, "Text", "Call [[a number]].")) == ["left"]
+
+
+def test_title_and_description() -> None:
+    head = PageHead(PLACE, "Home", "T", "D")
+    assert codes("publishing/title-description", head) == []
+    assert codes("publishing/title-description", replace(head, title=" ", description="")) == ["no-title", "no-description"]
+
+
+@pytest.mark.parametrize(("lines", "found"), [(3, []), (4, ["too-many"])])
+def test_headline_lines(lines: int, found: list[str]) -> None:
+    run = replace(RUN, tag="h1", step="display", lines={360: lines})
+    assert codes("type/headline-lines", run) == found
+
+
+def test_headline_lines_cannot_be_told_without_glyphs() -> None:
+    run = replace(RUN, tag="h2", step="h2", lines={360: 9}, unknown_glyphs="Ж")
+    outcome, (verdict,) = of("type/headline-lines").verdicts(run)
+    assert outcome == "cannot-tell" and verdict.code == "glyphs-unknown"
+
+
+def test_running_text_is_no_headline() -> None:
+    assert of("type/headline-lines").verdicts(replace(RUN, lines={360: 9}))[0] == "does-not-apply"
+
+
+def test_a_headline_that_is_still_to_be_written_is_not_measured_or_cut() -> None:
+    """Cutting a placeholder would turn it into a text that no rule stops."""
+    run = replace(RUN, tag="h1", step="display", lines={360: 9}, placeholder=True)
+    assert of("type/headline-lines").verdicts(run)[0] == "does-not-apply"
+    report = check_site(plan(Identity(name="Bare")))
+    assert {f.rule for f in report.findings} == {"content/placeholder-left", "publishing/title-description"}
+
+
+# The whole way: a site with a defect of every kind, every fix applied, and the place checked again.
+
+
+def broken(site: Site) -> Site:
+    wires = {"accent/heading": "lamp", "paper/primary": "chalk"}
+    changes = [
+        Change(document="choices", patch=[{"op": "add", "path": "/wires", "value": wires}]),
+        Change(
+            document="choices",
+            patch=[
+                {"op": "replace", "path": "/links/padding_block", "value": 0},
+                {"op": "replace", "path": "/scale/base_small", "value": 14},
+                {"op": "replace", "path": "/scale/ratio_small", "value": 1.45},
+            ],
+        ),
+        Change(
+            document="page:home",
+            patch=[
+                {"op": "replace", "path": "/title", "value": ""},
+                {"op": "replace", "path": "/description", "value": ""},
+                {"op": "replace", "path": "/sections/0/content/primary/to", "value": "page:gone"},
+                {"op": "replace", "path": "/sections/0/content/secondary/to", "value": ""},
+                {"op": "replace", "path": "/sections/0/content/text", "value": "Open to [[whom]] on clear nights."},
+                {
+                    "op": "replace",
+                    "path": "/sections/0/content/heading",
+                    "value": "The dark, as our visitors say, is worth the drive",
+                },
+                {"op": "replace", "path": "/sections/0/content/picture/alt", "value": ""},
+                {"op": "replace", "path": "/sections/2/content/picture/source", "value": "asset:lost"},
+            ],
+        ),
+    ]
+    return apply(site, changes)
+
+
+def test_a_site_with_every_defect(site: Site) -> None:
+    made = broken(site)
+    report = check_site(made)
+    found = {(finding.rule, finding.code) for finding in report.findings}
+    assert found == {(name, code) for name, one in rules().items() for code in one.messages if code != "glyphs-unknown"}
+    assert report.stopped
+    for finding in report.findings:
+        assert finding.fixes, f"{finding.rule} {finding.target} has no fix"
+        for fix in finding.fixes:
+            changed = apply(made, [Change.model_validate(change) for change in fix.changes])
+            system = resolve(changed.identity, changed.choices)
+            after = check(predict(changed, system), system)
+            assert count(after, finding) < count(report, finding), (finding.message, fix.label)
+
+
+def count(report: Report, finding: Finding) -> int:
+    return sum(other.rule == finding.rule and other.page == finding.page for other in report.findings)
+
+
+def test_taking_the_first_fix_again_and_again_ends_clean(site: Site) -> None:
+    made = broken(site)
+    for _ in range(60):
+        report = check_site(made)
+        if not report.findings:
+            break
+        made = apply(made, [Change.model_validate(change) for change in report.findings[0].fixes[0].changes])
+    assert check_site(made).findings == []
+
+
+def test_the_demo_passes_everything(site: Site) -> None:
+    report = check_site(site)
+    assert report.findings == []
+    assert report.counts["pass"] > 150
+
+
+def test_counts_add_up(site: Site) -> None:
+    made = broken(site)
+    facts = predict(made, resolve(made.identity, made.choices))
+    report = check(facts, resolve(made.identity, made.choices))
+    outcomes = ("pass", "fail", "cannot-tell", "does-not-apply")
+    assert sum(report.counts[name] for name in outcomes) == sum(
+        sum(isinstance(fact, one.looks_at) for one in rules().values()) for fact in facts
+    )
+    assert report.counts["stop"] == sum(finding.stops for finding in report.findings)
+
+
+def test_under_aaa_the_large_text_rule_still_holds_to_its_own_standard() -> None:
+    """AAA asks the solver for 7:1; the rule of SC 1.4.3 keeps to 4.5:1."""
+    made = plan(Identity.model_validate({"name": "X", "colors": [{"name": "Mid", "value": "#8E5A9B"}]}), Choices(policy="AAA"))
+    assert not [f for f in check_site(made).findings if f.rule == "contrast/text-minimum"]

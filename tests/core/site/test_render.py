@@ -1,0 +1,195 @@
+"""Pages: planned without inventions, rendered whole, safe and with tokens only."""
+
+import re
+from html.parser import HTMLParser
+
+import pytest
+
+from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.model import Page, Section, Site
+from formulon.core.site.pictures import KINDS, draw
+from formulon.core.site.planner import plan
+from formulon.core.site.render import Preview, render, render_page, site_css
+from formulon.core.system.identity import Contact, Identity
+from formulon.core.system.resolve import resolve
+
+
+class Links(HTMLParser):
+    def __init__(self, html: str) -> None:
+        super().__init__()
+        self.found: list[str] = []
+        self.ids: list[str] = []
+        self.feed(html)
+
+    def handle_starttag(self, tag: str, attrs: list[tuple[str, str | None]]) -> None:
+        for name, value in attrs:
+            if name in ("href", "src") and value:
+                self.found.append(value)
+            if name == "id" and value:
+                self.ids.append(value)
+
+
+def files_of(site: Site) -> dict[str, bytes]:
+    return render(site, resolve(site.identity, site.choices))
+
+
+def test_every_reference_is_a_file_of_the_site(site: Site) -> None:
+    files = files_of(site)
+    assert {"index.html", "about.html", "offer.html", "contact.html", "site.css", "tokens.css"} <= set(files)
+    for name in (name for name in files if name.endswith(".html")):
+        for link in Links(files[name].decode()).found:
+            if not link.startswith(("mailto:", "tel:", "https:", "#")):
+                assert link in files, (name, link)
+    for path in re.findall(r"url\(([^)]+)\)", files["tokens.css"].decode()):
+        assert path in files
+
+
+def test_fonts_come_with_their_licence(site: Site) -> None:
+    files = files_of(site)
+    fonts = {name.rsplit("/", 1)[0] for name in files if name.endswith(".woff2")}
+    assert fonts and all(f"{folder}/OFL.txt" in files for folder in fonts)
+
+
+def test_extended_latin_is_delivered_only_where_it_is_used(site: Site) -> None:
+    assert not any("latin-ext" in name for name in files_of(site))
+    site.identity.contact = Contact(address="Łódź")
+    site.frame.footer.content["note"] = "Łódź"
+    assert any("latin-ext" in name for name in files_of(site))
+
+
+def test_no_script_and_no_outside_address(site: Site) -> None:
+    for name, data in files_of(site).items():
+        if name.endswith((".html", ".css")):
+            text = data.decode()
+            assert "<script" not in text and "javascript:" not in text
+            assert not re.search(r"(?:src|href)=\"https?://|url\(https?:", text)
+
+
+def test_css_of_sections_holds_no_literal_color_or_font() -> None:
+    """Every visual value is a token: no hex, no rgb(), no font name, in any section's style sheet."""
+    css = site_css()
+    assert not re.search(r"#[0-9a-fA-F]{3,8}\b|rgba?\(|hsla?\(|font-family:(?!var)", css)
+    for used in set(re.findall(r"var\((--[\w-]+)", css)):
+        assert used.startswith("--"), used
+
+
+def test_every_token_that_css_uses_exists(site: Site) -> None:
+    from formulon.core.system.css import tokens_css
+
+    declared = set(re.findall(r"(--[\w-]+)\s*:", tokens_css(resolve(site.identity))))
+    assert set(re.findall(r"var\((--[\w-]+)", site_css())) <= declared
+
+
+@pytest.mark.parametrize("kind", sorted(CATALOGUE))
+def test_every_layout_renders_with_all_slots_and_with_none(kind: str, quillmoor: Identity) -> None:
+    full: dict = {}
+    for name, slot in CATALOGUE[kind].slots.items():
+        full[name] = _value(slot)
+    for layout in CATALOGUE[kind].layouts:
+        for content in (full, {}):
+            section = Section(id="x", kind=kind, layout=layout, ground="tint", content=content)
+            made = plan(quillmoor)
+            if kind in ("header", "footer"):
+                setattr(made.frame, kind, section)
+            else:
+                made.pages[0].sections = [section]
+            html = render_page(made, resolve(quillmoor), made.pages[0])
+            assert f"{kind.replace('_', '-')}--{layout}" in html
+            if content and "heading" in full:
+                assert "Some words" in html
+
+
+def _value(slot):  # type: ignore[no-untyped-def]
+    if slot.type == "items":
+        return [{name: _value(inner) for name, inner in slot.items.items()}] * 3
+    if slot.type == "action":
+        return {"label": "Go", "to": "page:home"}
+    if slot.type == "picture":
+        return {"source": "drawn:hills/3", "alt": "Hills", "decorative": False}
+    return "Some words"
+
+
+def test_text_is_escaped_everywhere(quillmoor: Identity) -> None:
+    hostile = "<img src=x onerror=alert(1)>\"'"
+    body = quillmoor.model_dump() | {
+        "name": hostile,
+        "strapline": hostile,
+        "does": hostile,
+        "audience": hostile,
+        "place": hostile,
+    }
+    body["offers"] = [{"name": hostile, "text": hostile}]
+    body["contact"]["address"] = hostile
+    made = plan(Identity.model_validate(body))
+    made.pages[0].title = made.pages[0].description = hostile
+    for data in files_of(made).values():
+        assert b"<img src=x" not in data
+
+
+@pytest.mark.parametrize(
+    "to", ["javascript:alert(1)", "data:text/html,x", "//evil.example", "page:../x", "vbscript:x", " https://a b"]
+)
+def test_destinations_have_an_allow_list(to: str) -> None:
+    with pytest.raises(ValueError, match="destination"):
+        Section(id="x", kind="hero", layout="plain", content={"primary": {"label": "Go", "to": to}})
+
+
+def test_content_that_a_kind_does_not_have_is_refused() -> None:
+    with pytest.raises(ValueError, match="no place for"):
+        Section(id="x", kind="hero", layout="plain", content={"video": "x"})
+    with pytest.raises(ValueError, match="no layout"):
+        Section(id="x", kind="hero", layout="spiral")
+
+
+def test_planner_uses_the_brief_and_invents_nothing() -> None:
+    """Every text of a bare brand is a placeholder, or one of the planner's own fixed words."""
+    bare = plan(Identity(name="Bare"))
+    text = "".join(page.model_dump_json() for page in bare.pages)
+    assert text.count("[[") >= 12
+    assert not re.search(r"\d{3,}|@|£|\$|€", re.sub(r"drawn:\w+/\d+", "", text))
+
+
+def test_planned_words_come_from_the_brief(quillmoor: Identity) -> None:
+    made = plan(quillmoor)
+    home = made.pages[0].model_dump_json()
+    assert quillmoor.strapline in home and quillmoor.offers[0].name in home
+    assert "[[" not in "".join(page.model_dump_json() for page in made.pages)
+    assert plan(quillmoor) == made
+
+
+def test_placeholders_are_marked(quillmoor: Identity) -> None:
+    made = plan(Identity(name="Bare"))
+    html = render_page(made, resolve(made.identity), made.pages[0])
+    assert '<span class="placeholder">' in html and "[[" not in html
+
+
+def test_preview_marks_slots_and_needs_no_file(site: Site) -> None:
+    html = render_page(site, resolve(site.identity), site.pages[0], Preview("/static/fonts/"))
+    assert 'data-slot="heading"' in html and '<style id="tokens">' in html
+    assert "data-slot" not in render_page(site, resolve(site.identity), site.pages[0])
+    assert [link for link in Links(html).found if link.endswith((".css", ".svg"))] == []
+
+
+@pytest.mark.parametrize("kind", sorted(KINDS))
+def test_drawings_are_deterministic_and_differ_by_seed(kind: str) -> None:
+    assert draw(f"drawn:{kind}/1") == draw(f"drawn:{kind}/1")
+    assert draw(f"drawn:{kind}/1") != draw(f"drawn:{kind}/2")
+
+
+def test_first_page_is_the_start_page(site: Site) -> None:
+    assert site.file_name(site.pages[0]) == "index.html"
+    assert [page.id for page in site.pages] == site.frame.order
+
+
+def test_pages_without_order_are_appended(quillmoor: Identity) -> None:
+    made = plan(quillmoor)
+    made.frame.order = ["contact"]
+    again = Site.model_validate(made.model_dump())
+    assert again.frame.order == ["contact", "home", "about", "offer"]
+
+
+def test_two_pages_of_one_id_are_refused(quillmoor: Identity) -> None:
+    body = plan(quillmoor).model_dump()
+    body["pages"].append(Page(id="home", name="Again").model_dump())
+    with pytest.raises(ValueError, match="same id"):
+        Site.model_validate(body)

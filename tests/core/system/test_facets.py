@@ -1,0 +1,57 @@
+"""Type scale, shape and CSS of the system."""
+
+import re
+
+import pytest
+import tinycss2
+
+from formulon.core.system.choices import Choices, Scale
+from formulon.core.system.css import properties_css, tokens_css
+from formulon.core.system.identity import Identity, Typefaces
+from formulon.core.system.resolve import resolve
+from formulon.core.system.typography import fluid, steps
+
+
+@pytest.mark.parametrize(("small", "large"), [(17, 18), (40, 96.5), (13, 12), (20, 20)])
+def test_clamp_gives_the_wanted_sizes_at_both_ends(small: float, large: float) -> None:
+    """CSS Values 4: clamp(MIN, VAL, MAX); 1vw is a hundredth of the viewport's width, 1rem is 16 px."""
+    low, intercept, slope, high = map(
+        float,
+        re.fullmatch(r"clamp\(([\d.-]+)rem, ([\d.-]+)rem \+ ([\d.-]+)vw, ([\d.-]+)rem\)", fluid(small, large)).groups(),  # type: ignore[union-attr]
+    )
+    for viewport, wanted in ((360, small), (1280, large), (200, small), (2000, large)):
+        value = max(low * 16, min(intercept * 16 + slope * viewport / 100, high * 16))
+        assert value == pytest.approx(wanted, abs=0.02)
+
+
+def test_no_step_grows_beyond_two_and_a_half() -> None:
+    made = steps(Typefaces(), Scale(ratio_small=1.05, ratio_large=1.6))
+    assert all(step.large <= 2.5 * step.small + 1e-9 for step in made.values())
+
+
+def test_weights_are_those_that_the_family_has() -> None:
+    made = steps(Typefaces(heading="young-serif", body="figtree"), Scale())
+    assert made["h1"].weight == 400 and made["label"].weight == 600
+
+
+def test_choices_reach_the_tokens(quillmoor: Identity) -> None:
+    system = resolve(quillmoor, Choices(radius=14, density=1.5))
+    assert system.css("shape/radius") == "14px" and system.tokens["shape/radius"].origin == "chosen"
+    assert system.tokens["space/7"].value["large"] == 112 * 1.5
+    assert resolve(quillmoor, Choices(radius=40)).css("shape/button-radius") == "999px"
+
+
+def test_css_parses_and_holds_every_token(quillmoor: Identity) -> None:
+    system = resolve(quillmoor)
+    for text in (properties_css(system), tokens_css(system)):
+        rules = tinycss2.parse_stylesheet(text, skip_whitespace=True, skip_comments=True)
+        assert all(rule.type == "qualified-rule" for rule in rules)
+    names = set(re.findall(r"^  (--[\w-]+):", properties_css(system), re.MULTILINE))
+    assert {token.property for token in system.tokens.values() if token.type != "asset"} == names
+
+
+def test_names_cannot_break_out_of_css() -> None:
+    hostile = "</style><script>x</script>}*{color:red"
+    identity = Identity.model_validate({"name": hostile, "colors": [{"name": hostile, "value": "#123456"}]})
+    css = tokens_css(resolve(identity))
+    assert "script>" not in css and "color:red" not in css

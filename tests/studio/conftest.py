@@ -1,0 +1,72 @@
+"""People, workspaces and brands in a real PostgreSQL."""
+
+from typing import Any
+
+import pytest
+from django.contrib.auth.models import User
+from django.test import Client
+
+from formulon.core.system.identity import Identity
+from formulon.studio.models import Brand, Membership, Workspace
+from formulon.studio.services import sites
+
+
+class Api:
+    """A signed-in browser's requests, as JSON."""
+
+    def __init__(self, user: User | None) -> None:
+        self.client = Client(headers={"host": "localhost"})
+        if user:
+            self.client.force_login(user)
+
+    def get(self, path: str) -> Any:
+        return self.client.get(f"/api/{path}")
+
+    def post(self, path: str, body: Any = None) -> Any:
+        return self.client.post(f"/api/{path}", body if body is not None else {}, content_type="application/json")
+
+    def change(self, brand: Brand, document: str, revision: int, *patch: dict[str, Any], label: str = "Change") -> Any:
+        edit = {"document": document, "revision": revision, "patch": list(patch)}
+        return self.post(f"brands/{brand.pk}/changes", {"label": label, "edits": [edit]})
+
+
+def person(name: str, workspace: Workspace | None = None, role: str = "designer") -> User:
+    user = User.objects.create_user(name, password="a long password indeed", first_name=name.capitalize())
+    if workspace:
+        Membership.objects.create(user=user, workspace=workspace, role=role)
+    return user
+
+
+@pytest.fixture
+def workspace(db: None) -> Workspace:
+    return Workspace.objects.create(name="Studio")
+
+
+@pytest.fixture
+def anna(workspace: Workspace) -> Api:
+    return Api(person("anna", workspace))
+
+
+@pytest.fixture
+def ben(workspace: Workspace) -> Api:
+    return Api(person("ben", workspace))
+
+
+@pytest.fixture
+def reviewer(workspace: Workspace) -> Api:
+    return Api(person("rita", workspace, "reviewer"))
+
+
+@pytest.fixture
+def stranger(db: None) -> Api:
+    return Api(person("sam", Workspace.objects.create(name="Elsewhere")))
+
+
+@pytest.fixture
+def nobody(db: None) -> Api:
+    return Api(None)
+
+
+@pytest.fixture
+def brand(workspace: Workspace, quillmoor: Identity) -> Brand:
+    return sites.create(workspace, quillmoor)

@@ -1,0 +1,88 @@
+"""Nobody sees or changes what is not theirs."""
+
+import pytest
+from django.test import Client
+from django.urls import get_resolver
+
+from formulon.studio.models import Brand
+from tests.studio.conftest import Api
+
+PATHS = [
+    ("get", ""),
+    ("post", "/changes"),
+    ("post", "/undo"),
+    ("post", "/redo"),
+    ("post", "/plan"),
+    ("post", "/draft"),
+    ("get", "/pages/home/preview"),
+    ("get", "/preflight"),
+    ("post", "/marks"),
+    ("post", "/releases"),
+    ("get", "/releases/1/zip"),
+]
+
+
+def test_the_list_of_paths_is_whole() -> None:
+    api = next(p for p in get_resolver("formulon.config.urls").url_patterns if str(p.pattern) == "api/")
+    known = {str(p.pattern).removeprefix("brands/<uuid:brand_id>") for p in api.url_patterns if "brand_id" in str(p.pattern)}
+    assert known == {path.replace("/home/", "/<slug:page_id>/").replace("/1/", "/<int:number>/") for _, path in PATHS}
+
+
+@pytest.mark.parametrize(("method", "path"), PATHS)
+def test_only_members_are_answered(method: str, path: str, brand: Brand, stranger: Api, nobody: Api) -> None:
+    address = f"brands/{brand.pk}{path}"
+    for api, status in ((stranger, 404), (nobody, 401)):
+        response = getattr(api, method)(address)
+        assert response.status_code == status
+        assert response["Content-Type"] == "application/problem+json"
+        assert b"Quillmoor" not in response.content
+
+
+@pytest.mark.parametrize("path", ["/changes", "/undo", "/redo", "/plan", "/marks", "/releases"])
+def test_reviewers_only_read(path: str, brand: Brand, reviewer: Api) -> None:
+    assert reviewer.get(f"brands/{brand.pk}").json()["role"] == "reviewer"
+    response = reviewer.post(f"brands/{brand.pk}{path}")
+    if path == "/marks":
+        response = reviewer.client.post(f"/api/brands/{brand.pk}{path}")
+    assert response.status_code == 403 and response.json()["code"] == "forbidden"
+
+
+def test_lists_hold_only_ones_own(brand: Brand, anna: Api, stranger: Api) -> None:
+    assert [b["name"] for b in anna.get("brands").json()["brands"]] == ["Quillmoor Observatory"]
+    assert stranger.get("brands").json()["brands"] == []
+
+
+def test_a_reviewer_makes_no_brand(reviewer: Api) -> None:
+    assert reviewer.post("brands", {"name": "Mine"}).status_code == 403
+
+
+def test_sign_in_and_out(anna: Api) -> None:
+    client = Client(headers={"host": "localhost"}, enforce_csrf_checks=True)
+    assert client.get("/api/session").json() == {"person": None}
+    token = client.cookies["csrftoken"].value
+    send = {"content_type": "application/json", "headers": {"X-CSRFToken": token}}
+    wrong = client.post("/api/session", {"username": "anna", "password": "no"}, **send)
+    assert wrong.status_code == 403 and wrong.json()["code"] == "sign-in-failed"
+    right = client.post("/api/session", {"username": "anna", "password": "a long password indeed"}, **send)
+    assert right.json() == {"person": {"username": "anna", "name": "Anna"}}
+    send["headers"]["X-CSRFToken"] = client.cookies["csrftoken"].value
+    assert client.delete("/api/session", **send).json() == {"person": None}
+
+
+def test_writes_need_the_csrf_token(brand: Brand) -> None:
+    client = Client(headers={"host": "localhost"}, enforce_csrf_checks=True)
+    client.force_login(brand.workspace.members.create(username="carl"))
+    assert client.post(f"/api/brands/{brand.pk}/undo").status_code in (403, 404)
+    without = Client(headers={"host": "localhost"}, enforce_csrf_checks=True)
+    assert without.post("/api/session", {}, content_type="application/json").status_code == 403
+
+
+def test_other_hosts_are_refused(anna: Api) -> None:
+    assert anna.client.get("/api/session", headers={"host": "evil.example"}).status_code == 400
+
+
+def test_headers_of_the_interface(anna: Api) -> None:
+    response = anna.client.get("/")
+    policy = response["Content-Security-Policy"]
+    assert "default-src 'self'" in policy and "script-src" not in policy and "frame-ancestors 'none'" in policy
+    assert response["X-Content-Type-Options"] == "nosniff"

@@ -1,0 +1,128 @@
+"""Documents: one entry per change, undo and redo, stale writes with what changed."""
+
+import pytest
+
+from formulon.core.site.changes import documents as documents_of
+from formulon.studio.models import Brand, Entry
+from formulon.studio.services import sites
+from tests.studio.conftest import Api
+
+REPLACE = {"op": "replace", "path": "/radius", "value": 14}
+
+
+def bodies(brand: Brand) -> dict:
+    return sites.bodies_of(brand)[0]
+
+
+def test_a_change_is_one_entry_and_raises_one_revision(brand: Brand, anna: Api) -> None:
+    answer = anna.change(brand, "choices", 1, REPLACE, label="Rounder")
+    assert answer.status_code == 200
+    state = answer.json()
+    assert state["choices"]["body"]["radius"] == 14 and state["choices"]["revision"] == 2
+    assert state["identity"]["revision"] == 1 and state["history"] == {"undo": "Rounder", "redo": None}
+    assert Entry.objects.count() == 1
+
+
+def test_undo_and_redo_are_exact_and_survive(brand: Brand, anna: Api) -> None:
+    before = bodies(brand)
+    anna.change(brand, "choices", 1, REPLACE)
+    anna.change(brand, "page:home", 1, {"op": "replace", "path": "/sections/0/content/heading", "value": "Look up"})
+    after = bodies(brand)
+    anna.post(f"brands/{brand.pk}/undo")
+    anna.post(f"brands/{brand.pk}/undo")
+    assert bodies(brand) == before
+    assert anna.post(f"brands/{brand.pk}/undo").json()["code"] == "nothing-to-undo"
+    anna.post(f"brands/{brand.pk}/redo")
+    state = anna.post(f"brands/{brand.pk}/redo").json()
+    assert bodies(brand) == after
+    assert state["choices"]["revision"] == 4  # revisions only rise
+    assert anna.post(f"brands/{brand.pk}/redo").status_code == 409
+
+
+def test_a_new_change_ends_redo(brand: Brand, anna: Api) -> None:
+    anna.change(brand, "choices", 1, REPLACE)
+    anna.post(f"brands/{brand.pk}/undo")
+    state = anna.change(brand, "choices", 3, {"op": "replace", "path": "/radius", "value": 2}).json()
+    assert state["history"]["redo"] is None
+    assert anna.post(f"brands/{brand.pk}/redo").status_code == 409
+
+
+def test_two_people_on_one_document(brand: Brand, anna: Api, ben: Api) -> None:
+    anna.change(brand, "page:home", 1, {"op": "replace", "path": "/title", "value": "Anna’s"}, label="Title written")
+    answer = ben.change(brand, "page:home", 1, {"op": "replace", "path": "/title", "value": "Ben’s"})
+    assert answer.status_code == 409
+    problem = answer.json()
+    assert problem["code"] == "stale" and "Anna" in problem["title"]
+    (since,) = problem["changed"]
+    assert (since["label"], since["author"]) == ("Title written", "Anna")
+    assert since["patch"] == [{"op": "replace", "path": "/title", "value": "Anna’s"}]
+    assert problem["documents"]["page:home"]["revision"] == 2
+    # Nothing is lost: on the newest revision it goes through, and Anna's can be had back by undo.
+    assert ben.change(brand, "page:home", 2, {"op": "replace", "path": "/title", "value": "Ben’s"}).status_code == 200
+    ben.post(f"brands/{brand.pk}/undo")
+    assert bodies(brand)["page:home"]["title"] == "Anna’s"
+
+
+def test_two_people_on_two_documents(brand: Brand, anna: Api, ben: Api) -> None:
+    assert anna.change(brand, "page:home", 1, {"op": "replace", "path": "/title", "value": "A"}).status_code == 200
+    assert ben.change(brand, "page:about", 1, {"op": "replace", "path": "/title", "value": "B"}).status_code == 200
+    assert ben.change(brand, "choices", 1, REPLACE).status_code == 200
+
+
+@pytest.mark.parametrize(
+    ("document", "patch", "status"),
+    [
+        ("nowhere", [REPLACE], 400),
+        ("choices", [{"op": "replace", "path": "/radius", "value": 4000}], 422),
+        ("choices", [{"op": "replace", "path": "/nope", "value": 1}], 422),
+        ("choices", [{"op": "replace", "path": "", "value": []}], 422),
+        ("choices", [{"op": "shout", "path": "/radius"}], 422),
+        ("choices", [{}], 422),
+        ("choices", [{"op": "add", "path": "/wires/nowhere", "value": "night"}], 422),
+        ("identity", [{"op": "replace", "path": "/typefaces/heading", "value": "comic"}], 422),
+        ("identity", [{"op": "add", "path": "/colors/-", "value": {"name": "X", "value": "blurp"}}], 422),
+        ("page:home", [{"op": "replace", "path": "/sections/0/content/primary/to", "value": "javascript:1"}], 422),
+        ("page:home", [{"op": "replace", "path": "/sections/0/kind", "value": "spiral"}], 422),
+    ],
+)
+def test_what_does_not_fit_is_refused_whole(brand: Brand, anna: Api, document: str, patch: list, status: int) -> None:
+    before = bodies(brand)
+    answer = anna.change(brand, document, 1, *patch)
+    assert answer.status_code == status, answer.content
+    assert answer["Content-Type"] == "application/problem+json" and answer.json()["title"]
+    assert bodies(brand) == before and Entry.objects.count() == 0
+
+
+def test_a_body_that_is_not_json_is_a_problem(brand: Brand, anna: Api) -> None:
+    answer = anna.client.post(f"/api/brands/{brand.pk}/changes", "not json", content_type="application/json")
+    assert answer.status_code == 400 and answer["Content-Type"] == "application/problem+json"
+
+
+def test_marks_cannot_be_smuggled_past_the_reader(brand: Brand, anna: Api) -> None:
+    """A mark that comes by a patch, and not by upload, is rebuilt or refused like an upload."""
+    mark = {"id": "x", "name": "x", "svg": "<svg viewBox='0 0 9 9' onload='alert(1)'/>"}
+    answer = anna.change(brand, "identity", 1, {"op": "add", "path": "/marks/-", "value": mark})
+    assert answer.status_code == 422
+
+
+def test_pages_follow_the_brief_until_they_are_edited(brand: Brand, anna: Api) -> None:
+    rename = {"op": "replace", "path": "/strapline", "value": "Look up more."}
+    state = anna.change(brand, "identity", 1, rename).json()
+    assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Look up more."
+    assert state["edited"] is False and Entry.objects.count() == 1
+    state = anna.post(f"brands/{brand.pk}/undo").json()
+    assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "The dark is worth the drive."
+    assert state["edited"] is False
+    revision = state["pages"][0]["revision"]
+    anna.change(brand, "page:home", revision, {"op": "replace", "path": "/sections/0/content/heading", "value": "Mine"})
+    state = anna.change(brand, "identity", 3, rename).json()
+    assert state["edited"] is True
+    assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Mine"
+    state = anna.post(f"brands/{brand.pk}/plan").json()
+    assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Look up more."
+    state = anna.post(f"brands/{brand.pk}/undo").json()
+    assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Mine"
+
+
+def test_documents_are_those_of_the_site(brand: Brand) -> None:
+    assert documents_of(sites.load(brand)) == bodies(brand)

@@ -1,0 +1,71 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+type Schemas = components['schemas'];
+export type Workbench = Schemas['Workbench'];
+export type Resolved = Schemas['Resolved'];
+export type Identity = Schemas['Identity'];
+export type Choices = Schemas['Choices'];
+export type Section = Schemas['Section'];
+export type Page = Schemas['Page'];
+export type Finding = Schemas['Finding'];
+export type Fix = Schemas['Fix'];
+export type Preflight = Schemas['Preflight'];
+export type Library = Schemas['Library'];
+export type Pair = Schemas['Pair'];
+export type Token = Schemas['Token'];
+export type Conflict = Schemas['Conflict'];
+export type BrandCard = Schemas['BrandCard'];
+export type ReadColors = Schemas['ReadColors'];
+
+/** One operation of a JSON Patch (RFC 6902). */
+export type Operation = { op: 'add' | 'replace' | 'remove'; path: string; value?: unknown };
+/** A patch on one document. */
+export type Change = { document: string; patch: Operation[] };
+
+/** An error that the server explained: `title` is a sentence for people, `code` is stable. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    title: string,
+    readonly body: Record<string, unknown> = {},
+  ) {
+    super(title);
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((part) => part.startsWith(`${name}=`));
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
+}
+
+export const client = createClient<paths>({ baseUrl: '', credentials: 'same-origin' });
+client.use({
+  onRequest({ request }) {
+    if (request.method !== 'GET') request.headers.set('X-CSRFToken', cookie('csrftoken'));
+    return request;
+  },
+});
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data of an answer; throws a Problem for any other. */
+export async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await asked;
+  } catch {
+    throw new Problem(0, 'unreachable', 'The server cannot be reached. Your last change is not saved yet; try again.');
+  }
+  if (answer.response.ok && answer.data !== undefined) return answer.data;
+  const body = (answer.error ?? {}) as Record<string, unknown>;
+  const title = typeof body['title'] === 'string' ? body['title'] : 'The server could not do that. Try again.';
+  const code = typeof body['code'] === 'string' ? body['code'] : 'unknown';
+  throw new Problem(answer.response.status, code, title, body);
+}
+
+/** A JSON Pointer (RFC 6901) of its parts. */
+export function pointer(...parts: (string | number)[]): string {
+  return parts.map((part) => '/' + String(part).replaceAll('~', '~0').replaceAll('/', '~1')).join('');
+}

@@ -1,0 +1,92 @@
+import { useEffect, useRef, useState } from 'react';
+import { usePreview } from '../api/queries';
+import { useBench } from '../shell/bench';
+import { lightUses, restyle, studioStyle, swapBody, WIDTH_NAMES } from './frames';
+
+export type PageFrameProps = {
+  pageId: string;
+  /** Width of the page in CSS px. */
+  width: number;
+  /** Width on the screen in px; the page is scaled to it. */
+  shown: number;
+  /** Called with the frame's document when it is loaded and whenever its body was swapped. */
+  onDocument?: (document: Document) => void;
+  /** Whether the keyboard goes through the page, as it does where texts are edited. */
+  focusable?: boolean;
+  /** Whether uses are lit in it. */
+  lights?: boolean;
+};
+
+/** A live page at one width, in a frame that runs no script. */
+export function PageFrame({ pageId, width, shown, onDocument, focusable = false, lights = true }: PageFrameProps) {
+  const { brand, system, lit } = useBench();
+  const page = brand.pages.find((one) => one.body.id === pageId);
+  const preview = usePreview(brand.id, pageId, page?.preview ?? '');
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [first, setFirst] = useState<string | null>(null);
+  const [loaded, setLoaded] = useState(0);
+  const [height, setHeight] = useState(0);
+  const scale = shown / width;
+  const html = preview.data?.html;
+  if (html && first === null) setFirst(html);
+
+  const drawn = useRef<string | null>(null);
+  useEffect(() => {
+    const document = frame.current?.contentDocument;
+    if (!loaded || !document || !html) return;
+    if (drawn.current !== html) {
+      const editing = document.activeElement?.hasAttribute('contenteditable');
+      if (drawn.current !== null && !editing) swapBody(document, html);
+      drawn.current = html;
+      onDocument?.(document);
+    }
+  }, [loaded, html, onDocument]);
+  useEffect(() => {
+    const document = frame.current?.contentDocument;
+    if (!loaded || !document) return;
+    restyle(document, system.css);
+  }, [loaded, system.css, html]);
+  useEffect(() => {
+    const document = frame.current?.contentDocument;
+    if (loaded && document) studioStyle(document, scale);
+  }, [loaded, scale]);
+  useEffect(() => {
+    const document = frame.current?.contentDocument;
+    if (loaded && document) lightUses(document, lights ? lit : null);
+  }, [loaded, lit, lights, html]);
+  useEffect(() => {
+    const document = frame.current?.contentDocument;
+    if (!loaded || !document) return;
+    const measure = () => setHeight(document.body.scrollHeight);
+    const observer = new ResizeObserver(measure);
+    observer.observe(document.body);
+    measure();
+    const still = (event: Event) => {
+      if ((event.target as Element | null)?.closest('a')) event.preventDefault();
+    };
+    document.addEventListener('click', still);
+    return () => {
+      observer.disconnect();
+      document.removeEventListener('click', still);
+    };
+  }, [loaded]);
+
+  const name = `${page?.body.name ?? pageId}, ${WIDTH_NAMES[width] ?? ''} ${width}`;
+  return (
+    <div className="page-frame" style={{ width: shown, height: Math.max(height * scale, 40) }} data-ready={height > 0}>
+      {first === null ? (
+        <span className="page-frame-wait">{preview.isError ? 'The page cannot be drawn.' : 'Drawing…'}</span>
+      ) : (
+        <iframe
+          ref={frame}
+          title={name}
+          sandbox="allow-same-origin"
+          srcDoc={first}
+          tabIndex={focusable ? undefined : -1}
+          onLoad={() => setLoaded((count) => count + 1)}
+          style={{ width, height: Math.max(height, 60), transform: `scale(${scale})` }}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import { lightUses, restyle, swapBody, usesIn } from './frames';
+
+function page(body: string): Document {
+  const html = `<html lang="en"><head><style id="tokens">:root{--a:1}</style><style>p{}</style></head><body>${body}</body></html>`;
+  return new DOMParser().parseFromString(html, 'text/html');
+}
+
+describe('restyle', () => {
+  it('replaces the tokens and nothing else', () => {
+    const document = page('<p>x</p>');
+    restyle(document, ':root{--a:2}');
+    expect(document.getElementById('tokens')?.textContent).toBe(':root{--a:2}');
+    expect(document.body.innerHTML).toBe('<p>x</p>');
+  });
+});
+
+describe('swapBody', () => {
+  it('takes the body and the language of other HTML, and keeps the tokens', () => {
+    const document = page('<p>old</p>');
+    swapBody(
+      document,
+      '<html lang="de"><head><style id="tokens">no</style><style>p{color:red}</style></head><body><p>new</p></body></html>',
+    );
+    expect(document.body.textContent).toBe('new');
+    expect(document.documentElement.lang).toBe('de');
+    expect(document.getElementById('tokens')?.textContent).toBe(':root{--a:1}');
+    expect(document.querySelectorAll('head style')[1]?.textContent).toBe('p{color:red}');
+  });
+});
+
+describe('lighting uses', () => {
+  const body =
+    '<section data-ground="deep"><h1 class="i-heading">a</h1><div data-ground="paper"><h2 class="i-heading">b</h2></div></section>';
+  it('finds an ink on its nearest ground only', () => {
+    expect(usesIn(page(body), 'deep', 'heading').map((e) => e.textContent)).toEqual(['a']);
+    expect(usesIn(page(body), 'paper', 'heading').map((e) => e.textContent)).toEqual(['b']);
+    expect(usesIn(page(body), 'tint', 'heading')).toEqual([]);
+  });
+  it('marks uses, counts them, and unmarks the last', () => {
+    const document = page(body);
+    expect(lightUses(document, { ground: 'deep', ink: 'background' })).toBe(1);
+    expect(lightUses(document, { ground: 'paper', ink: 'heading' })).toBe(1);
+    expect(document.querySelectorAll('[data-lit]')).toHaveLength(1);
+    expect(lightUses(document, null)).toBe(0);
+    expect(document.querySelectorAll('[data-lit]')).toHaveLength(0);
+  });
+});

@@ -1,0 +1,69 @@
+/** Work on the documents of preview frames. The frames run no script; the studio reaches in. */
+
+export const WIDTH_NAMES: Record<number, string> = { 360: 'phone', 768: 'tablet', 1280: 'desktop', 1920: 'wide' };
+export const WIDTHS = [360, 768, 1280, 1920] as const;
+
+/** Puts other tokens into a frame: the whole restyle. */
+export function restyle(document: Document, css: string): void {
+  const style = document.getElementById('tokens');
+  if (style && style.textContent !== css) style.textContent = css;
+}
+
+/** Swaps the body of a frame for that of other HTML, keeping styles and scroll. */
+export function swapBody(document: Document, html: string): void {
+  const next = new DOMParser().parseFromString(html, 'text/html');
+  document.body.replaceChildren(...Array.from(next.body.childNodes).map((node) => document.adoptNode(node)));
+  document.documentElement.lang = next.documentElement.lang;
+  // Styles other than the tokens change with the typefaces.
+  const now = document.querySelectorAll<HTMLStyleElement>('head style:not(#tokens):not(#studio)');
+  next.querySelectorAll<HTMLStyleElement>('head style:not(#tokens)').forEach((style, index) => {
+    const own = now[index];
+    if (own && own.textContent !== style.textContent) own.textContent = style.textContent;
+  });
+}
+
+/** Adds the studio's own styles over a page: lit uses, edited places. `scale` keeps outlines as thick at any size. */
+export function studioStyle(document: Document, scale: number): void {
+  let style = document.getElementById('studio');
+  if (!style) {
+    style = document.createElement('style');
+    style.id = 'studio';
+    document.head.append(style);
+  }
+  const px = (size: number) => `${(size / scale).toFixed(2)}px`;
+  style.textContent = `
+    [data-lit]{outline:${px(2)} solid #69C3E4 !important;outline-offset:${px(1)} !important}
+    [data-slot][contenteditable]{cursor:text}
+    [data-slot][contenteditable]:hover{outline:${px(1)} dashed #69C3E4}
+    [data-slot][contenteditable]:focus{outline:${px(2)} solid #69C3E4;outline-offset:${px(3)}}
+    html{overflow:hidden}
+    a{cursor:default}`;
+}
+
+const INK_SELECTORS: Record<string, string> = {
+  heading: '.i-heading,.mark-name',
+  body: '.i-body,.links a',
+  quiet: '.i-quiet',
+  link: '.button--text',
+  'primary/label/rest': '.button--primary',
+  'secondary/label/rest': '.button--secondary',
+};
+
+/** The elements of a frame that use an ink on a ground; with the ink "background", everything that is the ground. */
+export function usesIn(document: Document, ground: string, ink: string): Element[] {
+  if (ink === 'background') return Array.from(document.querySelectorAll(`[data-ground="${ground}"]:not(body)`));
+  const selector = INK_SELECTORS[ink];
+  if (!selector) return [];
+  return Array.from(document.querySelectorAll(selector)).filter(
+    (element) => element.closest('[data-ground]')?.getAttribute('data-ground') === ground,
+  );
+}
+
+/** Marks the uses of an ink in a frame, and unmarks all others. Returns how many there are. */
+export function lightUses(document: Document, lit: { ground: string; ink: string } | null): number {
+  document.querySelectorAll('[data-lit]').forEach((element) => element.removeAttribute('data-lit'));
+  if (!lit) return 0;
+  const uses = usesIn(document, lit.ground, lit.ink);
+  uses.forEach((element) => element.setAttribute('data-lit', ''));
+  return uses.length;
+}

@@ -1,0 +1,81 @@
+import Modal from 'react-bootstrap/Modal';
+import { useQueryClient } from '@tanstack/react-query';
+import { useBench, type StaleChange } from './bench';
+
+export type StaleDialogProps = { stale: StaleChange | null; close: () => void };
+
+type Since = { label: string; author: string; at: string; patch: { op: string; path: string; value?: unknown }[] };
+
+function show(value: unknown): string {
+  if (value === undefined) return 'taken out';
+  return typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
+}
+
+/** Somebody else was faster: what they changed, what one wanted, and the choice. Nothing is lost. */
+export function StaleDialog({ stale, close }: StaleDialogProps) {
+  const { brand, change } = useBench();
+  const queries = useQueryClient();
+  if (!stale) return null;
+  const since = (stale.problem.body['changed'] ?? []) as Since[];
+  const refresh = () => queries.refetchQueries({ queryKey: ['brand', brand.id] });
+  const take = async () => {
+    await refresh();
+    close();
+  };
+  const keep = async () => {
+    await refresh();
+    close();
+    // The fresh revisions have reached the state behind `change` after this task.
+    setTimeout(() => void change(stale.label, stale.changes), 0);
+  };
+  return (
+    <Modal show onHide={() => void take()} aria-labelledby="stale-title" centered>
+      <Modal.Header>
+        <Modal.Title as="h2" id="stale-title">
+          Somebody was faster
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <p>{stale.problem.message}</p>
+        <h3>Theirs</h3>
+        <ul>
+          {since.map((one, index) => (
+            <li key={index}>
+              {one.label}
+              {one.author && ` (${one.author})`}
+              {one.patch.slice(0, 3).map((part, place) => (
+                <span key={place} className="soft">
+                  {' '}
+                  {part.path.split('/').slice(-2).join(' ')}: {show(part.value)}
+                </span>
+              ))}
+            </li>
+          ))}
+        </ul>
+        <h3>Yours</h3>
+        <ul>
+          <li>
+            {stale.label}
+            {stale.changes
+              .flatMap((one) => one.patch)
+              .slice(0, 3)
+              .map((part, place) => (
+                <span key={place} className="soft">
+                  {' '}
+                  {part.path.split('/').slice(-2).join(' ')}: {show(part.value)}
+                </span>
+              ))}
+          </li>
+        </ul>
+      </Modal.Body>
+      <Modal.Footer>
+        <button type="button" className="quiet-action" onClick={() => void take()}>
+          Leave theirs
+        </button>
+        <button type="button" className="main-action" onClick={() => void keep()}>
+          Make mine again
+        </button>
+      </Modal.Footer>
+    </Modal>
+  );
+}

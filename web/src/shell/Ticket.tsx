@@ -1,0 +1,99 @@
+import { Link } from 'react-router';
+import { Emblem } from '../parts/Emblem';
+import { MarkImage } from '../parts/MarkImage';
+import { useBench } from './bench';
+
+export type TicketProps = { stage: string };
+
+/** The head of the workbench: the brand, the five stages with their state, undo and redo. */
+export function Ticket({ stage }: TicketProps) {
+  const { brand, system, undo, redo, saving, canWrite } = useBench();
+  const identity = brand.identity.body;
+  const symbol = identity.marks?.find((mark) => mark.kind === 'symbol') ?? identity.marks?.[0];
+  const conflicts = system.conflicts.filter((conflict) => !conflict.cause).length;
+  const stops = system.counts['stop'] ?? 0;
+  const sections = brand.pages.reduce((sum, page) => sum + (page.body.sections?.length ?? 0), 0);
+  const live = brand.releases.find((release) => release.live);
+  const colors = identity.colors?.length ?? 0;
+  const facts = [identity.strapline, identity.does, identity.audience, identity.place].filter(Boolean).length;
+  const next = `r${(brand.releases[0]?.number ?? 0) + 1}`;
+  const stages = [
+    {
+      id: 'identity',
+      name: 'Identity',
+      state: colors
+        ? `${colors} ${colors === 1 ? 'colour' : 'colours'}, ${facts} ${facts === 1 ? 'fact' : 'facts'}`
+        : 'no colours yet',
+      bad: false,
+    },
+    {
+      id: 'system',
+      name: 'System',
+      state: conflicts ? `${conflicts} ${conflicts === 1 ? 'conflict' : 'conflicts'}` : 'no conflict',
+      bad: conflicts > 0,
+    },
+    { id: 'pages', name: 'Pages', state: `${brand.pages.length} pages, ${sections} sections`, bad: false },
+    {
+      id: 'preflight',
+      name: 'Preflight',
+      state: stops ? `${stops} ${stops === 1 ? 'stops' : 'stop'} the release` : 'nothing stops it',
+      bad: stops > 0,
+    },
+    {
+      id: 'release',
+      name: 'Release',
+      state: live ? `r${live.number} live${brand.changed_since_release ? ', changed since' : ''}` : 'not released yet',
+      bad: false,
+    },
+  ];
+  return (
+    <header className="head">
+      <Link to="/" className="who" title="All brands">
+        {symbol ? <MarkImage svg={symbol.svg} alt="" /> : <Emblem />}
+        <span>
+          <b>{identity.name}</b>
+          <span className="soft">{saving ? 'Saving…' : canWrite ? 'All saved' : 'You may look, not change'}</span>
+        </span>
+      </Link>
+      <nav className="ticket" aria-label="Stages">
+        {stages.map((one, index) => (
+          <Link
+            key={one.id}
+            to={`/brands/${brand.id}/${one.id}`}
+            className={one.id === stage ? 'on' : undefined}
+            aria-current={one.id === stage ? 'page' : undefined}
+          >
+            <i aria-hidden="true">{index + 1}</i>
+            <b>{one.name}</b>
+            <span className={one.bad ? 'bad' : undefined}>{one.state}</span>
+          </Link>
+        ))}
+      </nav>
+      <div className="tools">
+        <button
+          type="button"
+          className="tool"
+          disabled={!brand.history.undo || !canWrite}
+          onClick={() => void undo()}
+          title={brand.history.undo ? `Undo: ${brand.history.undo} (Ctrl+Z)` : 'Nothing to undo'}
+        >
+          Undo
+        </button>
+        <button
+          type="button"
+          className="tool"
+          disabled={!brand.history.redo || !canWrite}
+          onClick={() => void redo()}
+          title={brand.history.redo ? `Redo: ${brand.history.redo} (Ctrl+Shift+Z)` : 'Nothing to redo'}
+        >
+          Redo
+        </button>
+        {stage !== 'release' && (
+          <Link className="tool tool-main" to={`/brands/${brand.id}/${stops ? 'preflight' : 'release'}`}>
+            {stops ? 'See what stops it' : `Release ${next}`}
+          </Link>
+        )}
+      </div>
+    </header>
+  );
+}

@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import type { Resolved } from '../api/client';
+import { slotParts, slotValue, storedText } from '../stages/pages/rows';
+import { pointer } from '../api/client';
+import { patchesOf } from './ControlStrip';
+
+const pair = (ground: string, ink: string, ratio: number, required = 4.5) => ({
+  ground,
+  ink,
+  ratio,
+  required,
+  foreground: '#000000',
+  background: '#ffffff',
+  exempt: required === 0,
+});
+
+describe('patchesOf', () => {
+  it('shows only pairs in use, worst first among grounds and within each', () => {
+    const system = {
+      pairs: [
+        pair('paper', 'heading', 13),
+        pair('paper', 'link', 4.6),
+        pair('deep', 'body', 2),
+        pair('tint', 'body', 9),
+      ],
+      uses: [
+        { ground: 'paper', ink: 'heading', count: 3 },
+        { ground: 'paper', ink: 'link', count: 1 },
+        { ground: 'deep', ink: 'body', count: 2 },
+      ],
+    } as unknown as Resolved;
+    const groups = patchesOf(system);
+    expect(groups.map((group) => group.map((patch) => `${patch.ground}/${patch.ink}`))).toEqual([
+      ['deep/body'],
+      ['paper/link', 'paper/heading'],
+    ]);
+  });
+});
+
+describe('paths', () => {
+  it('are JSON Pointers', () => {
+    expect(pointer('wires', 'paper/link')).toBe('/wires/paper~1link');
+    expect(pointer('a~b', 0)).toBe('/a~0b/0');
+  });
+  it('lead into the content of a section', () => {
+    const section = { content: { items: [{ title: 'One' }] } } as never;
+    expect(slotValue(section, 'items/0/title')).toBe('One');
+    expect(slotValue(section, 'items/4/title')).toBeUndefined();
+    expect(slotParts('items/0/title')).toEqual(['items', 0, 'title']);
+  });
+  it('keep placeholders that were not written over', () => {
+    expect(storedText('Call [a number] now', 'Call [[a number]]')).toBe('Call [[a number]] now');
+    expect(storedText('Call 123', 'Call [[a number]]')).toBe('Call 123');
+  });
+});

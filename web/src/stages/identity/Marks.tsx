@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import { client, pointer, Problem, unwrap } from '../../api/client';
+import { MarkImage } from '../../parts/MarkImage';
+import { useBench } from '../../shell/bench';
+
+/** The logo files, each shown on light and dark; an upload is rebuilt by the server, and shown at once. */
+export function Marks() {
+  const { brand, token, change, accept, afterChanges, revision, canWrite } = useBench();
+  const marks = brand.identity.body.marks ?? [];
+  const [busy, setBusy] = useState('');
+  const [problem, setProblem] = useState('');
+  const [notes, setNotes] = useState<string[]>([]);
+  const upload = async (file: File) => {
+    setBusy(file.name);
+    setProblem('');
+    setNotes([]);
+    const form = new FormData();
+    form.set('file', file);
+    try {
+      const answer = await afterChanges(() => {
+        form.set('revision', String(revision('identity')));
+        return unwrap(
+          client.POST('/api/brands/{brand_id}/marks', {
+            params: { path: { brand_id: brand.id } },
+            body: form as never,
+            bodySerializer: (body: unknown) => body as FormData,
+          }),
+        );
+      });
+      accept(answer.workbench);
+      setNotes(answer.notes);
+    } catch (error) {
+      setProblem(error instanceof Problem ? error.message : `${file.name}: the upload did not work. Try again.`);
+    } finally {
+      setBusy('');
+    }
+  };
+  const paper = token('ground/paper/background')?.css;
+  const deep = token('ground/deep/background')?.css;
+  return (
+    <section aria-labelledby="marks-title">
+      <h2 id="marks-title" className="identity-head">
+        Logo
+      </h2>
+      <ul className="marks">
+        {marks.map((mark, index) => (
+          <li key={mark.id}>
+            <span className="mark-faces">
+              <span style={{ background: paper }}>
+                <MarkImage svg={mark.svg} alt={`${mark.name} on paper`} />
+              </span>
+              <span style={{ background: deep }}>
+                <MarkImage svg={mark.svg} alt={`${mark.name} on deep`} />
+              </span>
+            </span>
+            <span className="mark-line">
+              <b>{mark.name}</b>
+              <select
+                aria-label={`What ${mark.name} is`}
+                value={mark.kind}
+                disabled={!canWrite}
+                onChange={(event) =>
+                  void change('Mark described', [
+                    {
+                      document: 'identity',
+                      patch: [{ op: 'replace', path: pointer('marks', index, 'kind'), value: event.target.value }],
+                    },
+                  ])
+                }
+              >
+                <option value="full">full lock-up</option>
+                <option value="symbol">symbol</option>
+                <option value="wordmark">wordmark</option>
+              </select>
+              <button
+                type="button"
+                className="remove"
+                disabled={!canWrite}
+                aria-label={`Take out ${mark.name}`}
+                onClick={() =>
+                  void change(`Mark ${mark.name} taken out`, [
+                    { document: 'identity', patch: [{ op: 'remove', path: pointer('marks', index) }] },
+                  ])
+                }
+              >
+                ×
+              </button>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <label className="drop">
+        <input
+          type="file"
+          accept=".svg,image/svg+xml"
+          disabled={!canWrite || busy !== ''}
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void upload(file);
+          }}
+        />
+        <span>{busy ? `Reading ${busy}…` : marks.length ? 'Add another SVG' : 'Add the logo as SVG'}</span>
+        <span className="soft">
+          {marks.length ? 'For instance one for dark grounds' : 'Until then the name is set in the heading typeface'}
+        </span>
+      </label>
+      {problem && (
+        <p role="alert" className="problem">
+          {problem}
+        </p>
+      )}
+      {notes.map((note) => (
+        <p key={note} className="soft">
+          {note}
+        </p>
+      ))}
+    </section>
+  );
+}

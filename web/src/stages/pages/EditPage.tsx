@@ -1,0 +1,155 @@
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { pointer, type Page } from '../../api/client';
+import { PageFrame } from '../../sheet/PageFrame';
+import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
+import { useBench } from '../../shell/bench';
+import { slotParts, slotValue, storedText, type Row } from './rows';
+
+export type EditPageProps = { page: Page; rows: Row[]; selected: string; choose: (section: string) => void };
+
+/** A page whose texts are edited in place. Leaving a text stores it, Escape puts it back. */
+export function EditPage({ page, rows, selected, choose }: EditPageProps) {
+  const { change, canWrite, report } = useBench();
+  const [width, setWidth] = useState<number>(1280);
+  const [room, setRoom] = useState(0);
+  const box = useRef<HTMLDivElement>(null);
+  const [frame, setFrame] = useState<{ document: Document; swap: number } | null>(null);
+  const now = useRef({ rows, change, choose, report });
+  useEffect(() => {
+    now.current = { rows, change, choose, report };
+  });
+  useLayoutEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() => setRoom(element.clientWidth - 40));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  const onDocument = useCallback(
+    (document: Document) => setFrame((last) => ({ document, swap: (last?.swap ?? 0) + 1 })),
+    [],
+  );
+
+  // The frame runs no script; the studio listens from outside.
+  useEffect(() => {
+    const document = frame?.document;
+    if (!document || !canWrite) return;
+    document.querySelectorAll<HTMLElement>('[data-slot]').forEach((element) => {
+      if (element.matches('.picture')) return;
+      element.setAttribute('contenteditable', 'plaintext-only');
+      element.setAttribute('role', 'textbox');
+      element.setAttribute('aria-label', element.dataset['slot']?.split('/').join(' ') ?? '');
+      element.setAttribute('spellcheck', 'true');
+    });
+    const before = new WeakMap<Element, string>();
+    const find = (element: Element) => {
+      const id = element.closest('[data-section]')?.getAttribute('data-section');
+      return now.current.rows.find((row) => row.id === id);
+    };
+    const focus = (event: FocusEvent) => {
+      const element = event.target as HTMLElement;
+      if (!element.dataset?.['slot']) return;
+      before.set(element, element.innerText);
+      const row = find(element);
+      if (row) now.current.choose(row.id);
+    };
+    const blur = (event: FocusEvent) => {
+      const element = event.target as HTMLElement;
+      const slot = element.dataset?.['slot'];
+      const row = find(element);
+      if (!slot || !row) return;
+      const stored = String(slotValue(row.section, slot) ?? '');
+      const written = element.innerText.replace(/\u00a0/g, ' ').trim();
+      if (written === (before.get(element) ?? '').trim()) return;
+      if (!written && slot.endsWith('/label')) {
+        element.innerText = stored;
+        now.current.report(new Error('A button needs a label. Take the button out in the list on the left instead.'));
+        return;
+      }
+      const value = storedText(written, stored);
+      if (value === stored) return;
+      const path = pointer(...row.base, 'content', ...slotParts(slot));
+      const label = `“${written.slice(0, 40)}” written`;
+      void now.current
+        .change(label, [{ document: row.document, patch: [{ op: 'replace', path, value }] }])
+        .then((done) => {
+          if (!done) element.innerText = before.get(element) ?? stored;
+        });
+    };
+    const key = (event: KeyboardEvent) => {
+      const element = event.target as HTMLElement;
+      if (!element.dataset?.['slot']) return;
+      if (event.key === 'Escape') {
+        element.innerText = before.get(element) ?? element.innerText;
+        element.blur();
+      } else if (event.key === 'Enter' && !(event.shiftKey && element.matches('.t-body, .t-intro'))) {
+        event.preventDefault();
+        element.blur();
+      }
+    };
+    const click = (event: MouseEvent) => {
+      const row = event.target instanceof Object ? find(event.target as Element) : undefined;
+      if (row) now.current.choose(row.id);
+    };
+    document.addEventListener('focusin', focus);
+    document.addEventListener('focusout', blur);
+    document.addEventListener('keydown', key);
+    document.addEventListener('click', click);
+    return () => {
+      document.removeEventListener('focusin', focus);
+      document.removeEventListener('focusout', blur);
+      document.removeEventListener('keydown', key);
+      document.removeEventListener('click', click);
+    };
+  }, [frame, canWrite]);
+
+  // The chosen section is marked at the side and brought into sight.
+  const marker = useRef<HTMLDivElement>(null);
+  const shown = room > 0 ? Math.min(width, room) : 0;
+  useEffect(() => {
+    const bar = marker.current;
+    if (!bar) return;
+    const element = selected ? frame?.document.querySelector<HTMLElement>(`[data-section="${selected}"]`) : null;
+    bar.hidden = !element || !shown;
+    if (!element || !shown) return;
+    const scale = shown / width;
+    const top = element.offsetTop * scale;
+    bar.style.top = `${top}px`;
+    bar.style.height = `${element.offsetHeight * scale}px`;
+    const scroller = box.current;
+    if (scroller && (top + 20 < scroller.scrollTop || top > scroller.scrollTop + scroller.clientHeight - 80))
+      scroller.scrollTo({ top: Math.max(0, top - 20) });
+  }, [selected, frame, shown, width]);
+
+  return (
+    <div className="edit-page">
+      <div className="edit-widths" role="group" aria-label="Width of the page">
+        {WIDTHS.map((one) => (
+          <button
+            key={one}
+            type="button"
+            className="width-toggle"
+            aria-pressed={one === width}
+            onClick={() => setWidth(one)}
+          >
+            {WIDTH_NAMES[one]}
+          </button>
+        ))}
+      </div>
+      <div
+        className="edit-scroll"
+        ref={box}
+        tabIndex={0}
+        role="group"
+        aria-label={`The page ${page.name}, for editing`}
+      >
+        {shown > 0 && (
+          <div className="edit-paper" style={{ width: shown }}>
+            <PageFrame key={width} pageId={page.id} width={width} shown={shown} onDocument={onDocument} focusable />
+            <div className="edit-frame" ref={marker} aria-hidden="true" hidden />
+          </div>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import { useBench } from '../../shell/bench';
+import { Sheet } from '../../sheet/Sheet';
+import { EditPage } from './EditPage';
+import { PlanAgain } from './PlanAgain';
+import { SectionPanel } from './SectionPanel';
+
+/** Which section is worked on: "header" and "footer" are those of all pages. */
+export type Where = { page: string; section: string };
+
+/** Stage 3: pages and sections, edited on the page itself, or seen all at once. */
+export function PagesStage() {
+  const { brand, change, say, accept, afterChanges, report, canWrite } = useBench();
+  const [where, setWhere] = useState<Where>({ page: brand.pages[0]?.body.id ?? '', section: '' });
+  const [view, setView] = useState<'page' | 'sheet'>('page');
+  const page = brand.pages.find((one) => one.body.id === where.page) ?? brand.pages[0];
+  if (!page) return null;
+  const frame = brand.frame.body;
+  const rows = [
+    { id: frame.header.id, section: frame.header, document: 'frame', base: ['header'] as (string | number)[] },
+    ...(page.body.sections ?? []).map((section, index) => ({
+      id: section.id,
+      section,
+      document: `page:${page.body.id}`,
+      base: ['sections', index] as (string | number)[],
+    })),
+    { id: frame.footer.id, section: frame.footer, document: 'frame', base: ['footer'] as (string | number)[] },
+  ];
+  const current = rows.find((row) => row.id === where.section);
+  return (
+    <div className="pages">
+      <div className="pages-side">
+        <div className="pages-tabs" role="group" aria-label="Page">
+          {brand.pages.map((one) => (
+            <button
+              key={one.body.id}
+              type="button"
+              aria-pressed={one.body.id === page.body.id}
+              onClick={() => setWhere({ page: one.body.id, section: '' })}
+            >
+              {one.body.name}
+            </button>
+          ))}
+        </div>
+        <SectionPanel
+          key={page.body.id}
+          page={page.body}
+          rows={rows}
+          current={current}
+          choose={(section) => setWhere({ page: page.body.id, section })}
+          change={change}
+          disabled={!canWrite}
+        />
+        <PlanAgain
+          brandId={brand.id}
+          edited={brand.edited}
+          accept={accept}
+          afterChanges={afterChanges}
+          report={report}
+          say={say}
+          disabled={!canWrite}
+        />
+      </div>
+      <div className="pages-main">
+        <div className="pages-view" role="group" aria-label="View">
+          <button type="button" className="width-toggle" aria-pressed={view === 'page'} onClick={() => setView('page')}>
+            One page
+          </button>
+          <button
+            type="button"
+            className="width-toggle"
+            aria-pressed={view === 'sheet'}
+            onClick={() => setView('sheet')}
+          >
+            All pages
+          </button>
+        </div>
+        {view === 'page' ? (
+          <EditPage
+            key={page.body.id}
+            page={page.body}
+            rows={rows}
+            selected={where.section}
+            choose={(section) => setWhere({ page: page.body.id, section })}
+          />
+        ) : (
+          <Sheet widths={[360, 768, 1280, 1920]} />
+        )}
+      </div>
+    </div>
+  );
+}

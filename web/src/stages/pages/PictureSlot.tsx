@@ -1,0 +1,81 @@
+import { Editable } from '../../parts/Editable';
+
+const DRAWN = ['hills', 'arcs', 'weave', 'discs', 'steps', 'facets'];
+
+export type PictureValue = { source: string; alt: string; decorative: boolean };
+
+export type PictureSlotProps = {
+  path: string;
+  label: string;
+  picture: PictureValue;
+  put: (slot: string, value: unknown, label: string) => void;
+  disabled: boolean;
+};
+
+/** A picture: another drawing, its description, and whether it only decorates. */
+export function PictureSlot({ path, label, picture, put, disabled }: PictureSlotProps) {
+  const [kind = '', seed = '0'] = picture.source.replace('drawn:', '').split('/');
+  const drawn = picture.source.startsWith('drawn:');
+  const id = path.replaceAll('/', '-');
+  return (
+    <div className="slot slot-picture">
+      <span>{label}</span>
+      {drawn && (
+        <>
+          <select
+            aria-label={`Drawing of ${label}`}
+            value={kind}
+            disabled={disabled}
+            onChange={(event) => put(`${path}/source`, `drawn:${event.target.value}/${seed}`, 'Another drawing')}
+          >
+            {DRAWN.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </select>
+          <button
+            type="button"
+            className="quiet-action"
+            disabled={disabled}
+            onClick={() => put(`${path}/source`, `drawn:${kind}/${(Number(seed) * 7 + 13) % 1000}`, 'Drawn anew')}
+          >
+            Draw anew
+          </button>
+        </>
+      )}
+      <button
+        type="button"
+        className="remove"
+        disabled={disabled}
+        aria-label={`Take out ${label}`}
+        onClick={() => put(path, null, `${label} taken out`)}
+      >
+        ×
+      </button>
+      <label htmlFor={`decorative-${id}`} className="slot-check">
+        <input
+          id={`decorative-${id}`}
+          type="checkbox"
+          checked={picture.decorative}
+          disabled={disabled}
+          onChange={(event) =>
+            put(
+              `${path}/decorative`,
+              event.target.checked,
+              event.target.checked ? 'Picture only decorates' : 'Picture says something',
+            )
+          }
+        />
+        only decorates
+      </label>
+      {!picture.decorative && (
+        <Editable
+          label="Description"
+          disabled={disabled}
+          value={picture.alt}
+          placeholder="What it shows, for people who do not see it"
+          onSave={(alt) => put(`${path}/alt`, alt, 'Picture described')}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,130 @@
+import { pointer, type Page } from '../../api/client';
+import { useLibrary } from '../../api/queries';
+import { Editable } from '../../parts/Editable';
+import { useBench, type Bench } from '../../shell/bench';
+import { LayoutSketch } from './LayoutSketch';
+import type { Row } from './rows';
+import { SlotEditors } from './SlotEditors';
+import { GROUNDS } from '../../parts/grounds';
+
+export type SectionPanelProps = {
+  page: Page;
+  rows: Row[];
+  current: Row | undefined;
+  choose: (section: string) => void;
+  change: Bench['change'];
+  disabled: boolean;
+};
+
+/** The sections of a page from the top; the chosen one opens with its layouts, grounds, links and pictures. */
+export function SectionPanel({ page, rows, current, choose, change, disabled }: SectionPanelProps) {
+  const { token } = useBench();
+  const library = useLibrary();
+  const kinds = library.data?.kinds ?? [];
+  const color = (ground: string) => token(`ground/${ground}/background`)?.css;
+  const set = (row: Row, key: 'layout' | 'ground', value: string, label: string) => {
+    if (row.section[key] === value) return;
+    void change(label, [
+      { document: row.document, patch: [{ op: 'replace', path: pointer(...row.base, key), value }] },
+    ]);
+  };
+  const page_ = (key: 'title' | 'description', label: string) => (value: string) =>
+    void change(label, [{ document: `page:${page.id}`, patch: [{ op: 'replace', path: pointer(key), value }] }]);
+  return (
+    <ol className="section-list">
+      {rows.map((row) => {
+        const kind = kinds.find((one) => one.id === row.section.kind);
+        const open = current?.id === row.id;
+        const heading = row.section.content?.['heading'];
+        return (
+          <li key={row.id} className={open ? 'open' : undefined}>
+            <button
+              type="button"
+              className="section-row"
+              aria-expanded={open}
+              onClick={() => choose(open ? '' : row.id)}
+            >
+              <i style={{ background: color(row.section.ground ?? 'paper') }} />
+              <b>{kind?.label ?? row.section.kind}</b>
+              <span className="soft">
+                {typeof heading === 'string'
+                  ? heading.replace(/\[\[|\]\]/g, '')
+                  : row.document === 'frame'
+                    ? 'all pages'
+                    : ''}
+              </span>
+            </button>
+            {open && (
+              <div className="section-open">
+                <div className="layouts" role="group" aria-label="Layout">
+                  {kind?.layouts.map((layout) => (
+                    <button
+                      key={layout.id}
+                      type="button"
+                      aria-pressed={row.section.layout === layout.id}
+                      disabled={disabled}
+                      title={layout.about}
+                      onClick={() => set(row, 'layout', layout.id, `${kind.label}: ${layout.label}`)}
+                    >
+                      <LayoutSketch kind={row.section.kind} layout={layout.id} />
+                      {layout.label}
+                    </button>
+                  ))}
+                </div>
+                <div className="grounds" role="group" aria-label="Ground">
+                  {GROUNDS.map((ground) => (
+                    <button
+                      key={ground}
+                      type="button"
+                      aria-pressed={row.section.ground === ground}
+                      disabled={disabled}
+                      onClick={() => set(row, 'ground', ground, `${kind?.label ?? 'Section'} on ${ground}`)}
+                    >
+                      <i style={{ background: color(ground) }} />
+                      {ground}
+                    </button>
+                  ))}
+                </div>
+                <SlotEditors row={row} kind={kind} change={change} disabled={disabled} pageId={page.id} />
+              </div>
+            )}
+          </li>
+        );
+      })}
+      <li className="page-words">
+        <label className="slot-check">
+          <input
+            type="checkbox"
+            checked={page.menu ?? true}
+            disabled={disabled}
+            onChange={(event) =>
+              void change(event.target.checked ? `${page.name} in the menu` : `${page.name} not in the menu`, [
+                {
+                  document: `page:${page.id}`,
+                  patch: [{ op: 'add', path: '/menu', value: event.target.checked }],
+                },
+              ])
+            }
+          />
+          in the menu
+        </label>
+        <h2>For search engines</h2>
+        <Editable
+          label="Title"
+          disabled={disabled}
+          value={page.title ?? ''}
+          placeholder="Missing"
+          onSave={page_('title', 'Title written')}
+        />
+        <Editable
+          label="Description"
+          multiline
+          disabled={disabled}
+          value={page.description ?? ''}
+          placeholder="Missing"
+          onSave={page_('description', 'Description written')}
+        />
+      </li>
+    </ol>
+  );
+}

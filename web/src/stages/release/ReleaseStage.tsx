@@ -1,0 +1,126 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { client, unwrap } from '../../api/client';
+import { PageFrame } from '../../sheet/PageFrame';
+import { useBench } from '../../shell/bench';
+
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** Stage 5: publishing, and every release so far. */
+export function ReleaseStage() {
+  const { brand, system, accept, afterChanges, report, say, canWrite } = useBench();
+  const [busy, setBusy] = useState(false);
+  const stops = system.counts['stop'] ?? 0;
+  const number = (brand.releases[0]?.number ?? 0) + 1;
+  const live = brand.releases.find((release) => release.live);
+  const publish = async () => {
+    // The button keeps the focus while it works, so it is not disabled.
+    if (busy) return;
+    setBusy(true);
+    try {
+      const path = { params: { path: { brand_id: brand.id } } };
+      accept(await afterChanges(() => unwrap(client.POST('/api/brands/{brand_id}/releases', path))));
+    } catch (error) {
+      report(error);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <div className="release">
+      <section className="release-gate" aria-labelledby="release-title">
+        <h2 id="release-title">
+          {stops
+            ? 'Held back by preflight'
+            : live && !brand.changed_since_release
+              ? `r${live.number} is live`
+              : `Ready for r${number}`}
+        </h2>
+        {stops ? (
+          <>
+            <p>
+              {stops} {stops === 1 ? 'finding stops' : 'findings stop'} the release. Each comes with a fix.
+            </p>
+            <Link className="main-action" to={`/brands/${brand.id}/preflight`}>
+              See what stops it
+            </Link>
+          </>
+        ) : (
+          <>
+            <p>
+              {live && !brand.changed_since_release
+                ? 'Nothing has changed since. Publishing again makes the same site a new release.'
+                : `All ${system.counts['pass']} checks pass. The release replaces the site at its address at once, whole or not at all.`}
+            </p>
+            <button
+              type="button"
+              className="main-action"
+              disabled={!canWrite}
+              aria-disabled={busy}
+              onClick={() => void publish()}
+            >
+              {busy ? 'Publishing…' : `Release r${number}`}
+            </button>
+          </>
+        )}
+        {live && (
+          <dl>
+            <dt>Address</dt>
+            <dd>
+              <a href={brand.address} target="_blank" rel="noreferrer">
+                {brand.address}
+              </a>
+            </dd>
+            <dt>State</dt>
+            <dd>Public to everybody who reaches this machine; it does not expire.</dd>
+          </dl>
+        )}
+        <h3>Releases</h3>
+        {brand.releases.length === 0 && <p className="soft">None yet. The first one puts the site at its address.</p>}
+        <table className="releases">
+          {brand.releases.length > 0 && (
+            <thead>
+              <tr>
+                <th scope="col">Release</th>
+                <th scope="col">Published</th>
+                <th scope="col">By</th>
+                <th scope="col">Checks passed</th>
+                <th scope="col">Files</th>
+                <td />
+              </tr>
+            </thead>
+          )}
+          <tbody>
+            {brand.releases.map((release) => (
+              <tr key={release.number}>
+                <th scope="row">
+                  r{release.number} {release.live && <span className="live">live</span>}
+                </th>
+                <td>{when.format(new Date(release.created))}</td>
+                <td>{release.author}</td>
+                <td className="mono">{release.passed}</td>
+                <td className="mono">{release.files}</td>
+                <td>
+                  <a
+                    href={`/api/brands/${brand.id}/releases/${release.number}/zip`}
+                    download
+                    onClick={() => say(`r${release.number} is being downloaded.`, false)}
+                  >
+                    Download ZIP
+                  </a>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <div className="release-view">
+        <p className="soft">What the release will show, as of now</p>
+        <div className="release-pages">
+          <PageFrame pageId={brand.pages[0]?.body.id ?? ''} width={1280} shown={460} />
+          <PageFrame pageId={brand.pages[0]?.body.id ?? ''} width={360} shown={150} />
+        </div>
+      </div>
+    </div>
+  );
+}

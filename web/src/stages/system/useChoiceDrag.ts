@@ -1,0 +1,24 @@
+import { useCallback, useRef } from 'react';
+import type { Change, Choices } from '../../api/client';
+import { useBench } from '../../shell/bench';
+
+/** Dragging a value of the choices: `drag` shows it on all pages, `done` stores it as one step of the history. */
+export function useChoiceDrag(label: string, path: string, put: (choices: Choices, value: number) => Choices) {
+  const { choices, draft, change } = useBench();
+  const pending = useRef<number | null>(null);
+  const drag = useCallback(
+    (value: number) => {
+      pending.current = value;
+      draft(put(choices, value));
+    },
+    [choices, draft, put],
+  );
+  const done = useCallback(() => {
+    const value = pending.current;
+    if (value === null) return;
+    pending.current = null;
+    const changes: Change[] = [{ document: 'choices', patch: [{ op: 'replace', path, value }] }];
+    void change(label, changes);
+  }, [change, label, path]);
+  return { drag, done };
+}

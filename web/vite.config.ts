@@ -1,0 +1,10 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  base: '/static/',
+  plugins: [react()],
+  css: { preprocessorOptions: { scss: { quietDeps: true } } },
+  build: { sourcemap: false, assetsInlineLimit: 0 },
+  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], globals: false, css: false },
+});
