@@ -84,7 +84,10 @@ def debian(needed: dict[str, str]) -> None:
     run(install, f"Installing {names}", remedy, env=env)
 
 
-SERVER = {"postgresql-15": str(POSTGRES / "postgres")}
+SERVER = {
+    "postgresql-15": str(POSTGRES / "postgres"),
+    "libgs-common": "/usr/share/color/icc/ghostscript/default_cmyk.icc",  # the profile that print colours go through
+}
 BROWSER = {
     "chromium": "/usr/bin/chromium",
     "libatomic1": "/usr/lib/*/libatomic.so.1",  # the browser driver's own Node needs it

@@ -166,7 +166,6 @@ def test_pages_work_without_script_and_stay_light(site: Site, folder: Path, chro
 
     page.on("response", weigh)
     page.goto((folder / "index.html").as_uri())
-    page.wait_for_load_state("networkidle")
     assert page.locator("h1").is_visible()
     assert sum(wire) <= 80_000, wire
     context.close()
