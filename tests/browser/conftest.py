@@ -27,7 +27,7 @@ FLAGS = [
     "--font-render-hinting=none",
 ]
 PASSWORD = "a long password indeed"
-expect.set_options(timeout=10_000)
+expect.set_options(timeout=30_000)
 
 
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
@@ -67,6 +67,7 @@ def studio(live_server, settings) -> str:  # type: ignore[no-untyped-def]
 def open_page(browser: Browser, quiet: bool = True) -> tuple[Page, list[str]]:
     """A page, and what its console and its scripts complain of."""
     context = browser.new_context(viewport={"width": 1280, "height": 800}, locale="en-GB", accept_downloads=True)
+    context.set_default_timeout(90_000)  # patience for slow machines; a failure waits, a success does not
     context.grant_permissions(["clipboard-write", "clipboard-read"])
     page = context.new_page()
     said: list[str] = []
