@@ -41,3 +41,9 @@ class ChangeError(FormulonError):
     """A change that does not fit the document that it is for."""
 
     code = "change-unfit"
+
+
+class ReadError(FormulonError):
+    """A file of a brand that cannot be read: the message names it, the cause and the remedy."""
+
+    code = "file-unreadable"

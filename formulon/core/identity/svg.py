@@ -52,11 +52,11 @@ class ReadMark:
 
 def rebuild(data: bytes, name: str) -> ReadMark:
     """The mark of an SVG file, rebuilt. `name` is the file's, for messages. Raises MarkError."""
-    if len(data) > MOST_BYTES:
-        raise MarkError(f"{name}: the file has {len(data) // 1000} kB. A mark may have {MOST_BYTES // 1000} kB: simplify it.")
-    root = _parse(data, name)
-    if root.tag not in (f"{{{SVG}}}svg", "svg"):
-        raise MarkError(f"{name}: this is no SVG drawing. Choose the logo as an SVG file.")
+    return rebuild_tree(parse(data, name), name)
+
+
+def rebuild_tree(root: etree._Element, name: str) -> ReadMark:
+    """As `rebuild`, of a tree that `parse` has read."""
     work = _Rebuild(name)
     width, height, box = work.size(root)
     made = work.element(root, 0)
@@ -75,7 +75,10 @@ def rebuild(data: bytes, name: str) -> ReadMark:
     return ReadMark(text, width, height, tuple(dict.fromkeys(work.notes)))
 
 
-def _parse(data: bytes, name: str) -> etree._Element:
+def parse(data: bytes, name: str) -> etree._Element:
+    """The tree of an SVG file, without entities, comments and anything from outside. Raises MarkError."""
+    if len(data) > MOST_BYTES:
+        raise MarkError(f"{name}: the file has {len(data) // 1000} kB. A mark may have {MOST_BYTES // 1000} kB: simplify it.")
     parser = etree.XMLParser(
         resolve_entities=False, no_network=True, load_dtd=False, huge_tree=False, remove_comments=True, remove_pis=True
     )
@@ -85,6 +88,8 @@ def _parse(data: bytes, name: str) -> etree._Element:
         raise MarkError(f"{name}: the file cannot be read ({error}). Save it again as SVG.") from error
     if root.getroottree().docinfo.internalDTD is not None and b"<!ENTITY" in data:
         raise MarkError(f"{name}: the file defines entities, which can hide content. Save it again as plain SVG.")
+    if root.tag not in (f"{{{SVG}}}svg", "svg"):
+        raise MarkError(f"{name}: this is no SVG drawing. Choose the logo as an SVG file.")
     return root
 
 

@@ -1,0 +1,136 @@
+"""PNG, JPEG, WebP, AVIF: a mark or a photograph, its colours, its transparency."""
+
+import io
+import re
+import warnings
+
+import numpy as np
+from PIL import Image, ImageOps, UnidentifiedImageError
+
+from formulon.core.errors import ReadError
+from formulon.core.identity.marks import judge
+from formulon.core.identity.pixels import Pixels, Share, dominant_colors, flat_colors
+from formulon.core.identity.sightings import ColorSeen, MarkSeen, PictureSeen, Reading, css_hex
+
+MOST_PIXELS = 40_000_000
+FORMATS = ("PNG", "JPEG", "WEBP", "AVIF")
+_LOSSY = ("JPEG", "AVIF")
+# Photographs have hundreds of colours and no even areas; few clusters that cover nearly all speak for a mark.
+_FLAT_SHARE = 0.93
+_EXACT_SIDE = 1600
+
+
+def read(name: str, data: bytes) -> Reading:
+    """Raises ReadError where the picture is broken, or too large to be drawn."""
+    picture, form, size = _open(name, data)
+    pixels = np.asarray(picture)
+    lossy = form in _LOSSY or (form == "WEBP" and b"VP8 " in data[:64])
+    exact = None if lossy else flat_colors(pixels)
+    transparent = float((pixels[..., 3] < 128).mean())
+    shares = exact if exact is not None else dominant_colors(pixels)
+    flat = exact is not None and len(exact) <= 24
+    if exact is None:
+        flat = bool(shares) and len(shares) <= 6 and _covered(pixels, shares) >= _FLAT_SHARE and max(size) <= 2400
+    reading = Reading(file=name, format="JPEG" if form == "JPEG" else form.replace("WEBP", "WebP"))
+    if transparent == 1:
+        reading.notes.append("The picture is entirely transparent.")
+        return reading
+    if flat:
+        kind = "pixels" if exact is not None else "clusters of pixels"
+        for share in shares:
+            reading.sightings.append(_color(share, kind, exact is None))
+        reading.sightings.append(_mark(name, pixels, size, transparent, exact is not None))
+    if not flat or transparent < 0.05:
+        sure = 0.3 if flat else 0.9
+        main = [css_hex(share.rgb) for share in shares[:5]]
+        title = _title(name)
+        reading.sightings.append(
+            PictureSeen(name=title, place="the whole picture", width=size[0], height=size[1], colors=main, sure=sure)
+        )
+    return reading
+
+
+def _open(name: str, data: bytes) -> tuple[Image.Image, str, tuple[int, int]]:
+    try:
+        with warnings.catch_warnings():
+            warnings.simplefilter("ignore")
+            opened = Image.open(io.BytesIO(data), formats=FORMATS)
+            form, size = str(opened.format), opened.size
+            if size[0] * size[1] > MOST_PIXELS:
+                raise ReadError(
+                    f"{name}: the picture has {size[0]:,} × {size[1]:,} pixels. Formulon reads {MOST_PIXELS // 1_000_000}"
+                    " million: make it smaller."
+                )
+            if form == "JPEG":
+                opened.draft("RGB", (_EXACT_SIDE, _EXACT_SIDE))
+            turned = ImageOps.exif_transpose(opened)
+            if turned.size != opened.size and size[0] != size[1]:
+                size = size[1], size[0]
+            made = _screen(turned)
+    except (
+        OSError,
+        ValueError,
+        SyntaxError,
+        KeyError,
+        IndexError,
+        TypeError,
+        ZeroDivisionError,
+        EOFError,
+        UnidentifiedImageError,
+    ) as error:
+        raise ReadError(f"{name}: the picture is broken or cut short ({_plain(error)}). Export it again.") from error
+    # Exactness needs no more than every nth pixel of a very large picture.
+    step = max(1, -(-max(made.size) // (4 * _EXACT_SIDE)))
+    return (made.resize((made.width // step, made.height // step), Image.Resampling.NEAREST) if step > 1 else made), form, size
+
+
+def _screen(picture: Image.Image) -> Image.Image:
+    """RGBA in eight bits. Profiles other than sRGB and print colours are converted."""
+    if picture.mode == "CMYK":
+        from formulon.core.color.printing import convert_picture
+
+        return convert_picture(picture).convert("RGBA")
+    if picture.mode in ("I;16", "I", "F"):
+        return picture.point(lambda value: value / 256).convert("L").convert("RGBA")
+    return picture.convert("RGBA")
+
+
+def _plain(error: Exception) -> str:
+    text = re.sub(r"<[^>]*>", "", str(error)).strip(" .")
+    return text[:80] or type(error).__name__
+
+
+def _covered(pixels: Pixels, shares: list[Share]) -> float:
+    """The share of pixels that lies close to one of the colours, in eight-bit steps."""
+    step = max(1, round((pixels.shape[0] * pixels.shape[1] / 40_000) ** 0.5))
+    solid = pixels[::step, ::step].reshape(-1, 4)
+    solid = solid[solid[:, 3] > 250][:, :3].astype(np.int64)
+    if not len(solid):
+        return 0.0
+    centres = np.array([share.rgb for share in shares])
+    nearest = np.abs(solid[:, None] - centres[None]).max(-1).min(1)
+    return float((nearest <= 10).mean())
+
+
+def _color(share: Share, place: str, approximate: bool) -> ColorSeen:
+    text = css_hex(share.rgb)
+    sure = 0.5 if approximate else 0.9
+    return ColorSeen(
+        hex=text, value=text, use="drawn", place=place, share=round(share.share, 4), sure=sure, approximate=approximate
+    )
+
+
+def _mark(name: str, pixels: Pixels, size: tuple[int, int], transparent: float, exact: bool) -> MarkSeen:
+    shape = judge(pixels, name)
+    note = "This logo is made of pixels. Ask for it as SVG; until then the name is set as text."
+    return MarkSeen(
+        name=name.rsplit("/", 1)[-1], place="the whole picture", shape=shape.shape, meant_for=shape.meant_for, width=size[0],
+        height=size[1], bounds=shape.bounds, lightness=shape.lightness, note=note, sure=0.7 if transparent > 0.05 else 0.5,
+    )  # fmt: skip
+
+
+def _title(name: str) -> str:
+    """A description to begin with, out of the file's name."""
+    stem = name.rsplit("/", 1)[-1].rsplit(".", 1)[0]
+    words = re.sub(r"[-_.]+|(?<=[a-z])(?=[A-Z])", " ", re.sub(r"^\d+[-_ ]+", "", stem)).strip()
+    return words[:1].upper() + words[1:160] if words else "Picture"
