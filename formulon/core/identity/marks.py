@@ -25,7 +25,7 @@ class MarkShape:
 
 def judge(pixels: Pixels, name: str = "") -> MarkShape:
     """What a drawn mark looks like. Words in the file's name ("symbol", "reversed") count as evidence too."""
-    left, top, right, bottom = bounds = drawn_bounds(pixels)
+    bounds = drawn_bounds(pixels)
     light = lightness(pixels)
     shape, sure = _shape(pixels, bounds)
     words = name.lower()

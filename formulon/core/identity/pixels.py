@@ -177,7 +177,7 @@ def _on_segment(colors: _Floats, around: _Floats) -> _Bools:
     t = np.clip((to * edge).sum(-1) / length, 0, 1)
     distance = np.linalg.norm(to - t[..., None] * edge, axis=-1)
     strictly = (t > 0) & (t < 1)
-    return np.asarray((np.where(np.isnan(distance), np.inf, distance) <= BLEND) & strictly).any(axis=1)
+    return np.asarray(((np.where(np.isnan(distance), np.inf, distance) <= BLEND) & strictly).any(axis=1))
 
 
 def _in_triangle(colors: _Floats, around: _Floats) -> _Bools:
@@ -189,7 +189,7 @@ def _in_triangle(colors: _Floats, around: _Floats) -> _Bools:
     s, t = (vv * wu - uv * wv) / scale, (uu * wv - uv * wu) / scale
     distance = np.linalg.norm(w - s[..., None] * u - t[..., None] * v, axis=-1)
     inside = (s >= 0) & (t >= 0) & (s + t <= 1) & (scale > 1e-6)
-    return np.asarray(inside & (np.where(np.isnan(distance), np.inf, distance) <= BLEND)).any(axis=1)
+    return np.asarray((inside & (np.where(np.isnan(distance), np.inf, distance) <= BLEND)).any(axis=1))
 
 
 def dominant_colors(pixels: Pixels, most: int = 8) -> list[Share]:

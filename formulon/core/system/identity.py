@@ -31,6 +31,8 @@ class BrandColor(Model):
     id: str = ""
     name: str = Field(min_length=1, max_length=60)
     value: str = Field(max_length=80)
+    print: list[str] = Field(default_factory=list, max_length=8, description="Values for print, as written; never converted.")
+    locked: bool = Field(default=False, description="Kept from being changed or taken out until it is unlocked.")
 
     @model_validator(mode="after")
     def _check(self) -> Self:
@@ -64,6 +66,59 @@ class Typefaces(Model):
         if value not in families():
             raise ValueError(f"There is no typeface “{value}”. Choose one of: {', '.join(sorted(families()))}.")
         return value
+
+
+class BrandFace(Model):
+    """A typeface of the brand's own. `library` is the family that stands for it on pages."""
+
+    family: str = Field(min_length=1, max_length=80)
+    role: Literal["headings", "running text", "other"] = "other"
+    library: str = Field(default="", max_length=60)
+
+
+class BrandMeasure(Model):
+    """A measure that the brand uses, in CSS px."""
+
+    measure: Literal["radius", "spacing", "text size", "line height", "other"]
+    name: str = Field(default="", max_length=60)
+    px: float = Field(gt=0, le=10_000)
+
+
+class BrandRule(Model):
+    """A rule of the guideline. `values` by rule: least size {px, side, mark}; clear space {px} or {share, of}; proportions
+    {name of colour: percent}; forbidden pair {ink, ground}; words to use and to avoid {words}."""
+
+    rule: Literal["least size", "clear space", "proportions", "forbidden pair", "words to use", "words to avoid"]
+    text: str = Field(max_length=300)
+    values: dict[str, str | float | list[str]] = Field(default_factory=dict)
+
+
+class ClientText(Model):
+    """A text of the client's own."""
+
+    heading: str = Field(default="", max_length=160)
+    text: str = Field(min_length=1, max_length=4000)
+    source: str = Field(default="", max_length=200)
+
+
+class ClientPicture(Model):
+    """A picture of the client's own, by the id of its asset."""
+
+    asset: str = Field(pattern=r"^[a-z0-9-]{1,60}$")
+    alt: str = Field(default="", max_length=300)
+
+
+_Axis = Field(default=None, ge=-2, le=2)
+
+
+class Character(Model):
+    """Five axes, each -2 to 2 from the first word to the second; None is not decided."""
+
+    calm_lively: int | None = _Axis
+    plain_ornate: int | None = _Axis
+    classical_modern: int | None = _Axis
+    soft_sharp: int | None = _Axis
+    quiet_loud: int | None = _Axis
 
 
 class Offer(Model):
@@ -113,6 +168,42 @@ class Identity(Model):
     colors: list[BrandColor] = Field(default_factory=list, max_length=12)
     typefaces: Typefaces = Field(default_factory=Typefaces)
     marks: list[Mark] = Field(default_factory=list, max_length=12)
+    organisation: str = Field(default="", max_length=40, description="A kind out of core/system/organisations.py, or empty.")
+    proof: list[str] = Field(default_factory=list, max_length=12, description="What shows that it is good: facts, no praise.")
+    languages: list[str] = Field(default_factory=list, max_length=8, description="Further languages of the site, as codes.")
+    pages: list[str] = Field(default_factory=list, max_length=12, description="Pages wanted besides the usual four, by name.")
+    social: list[str] = Field(default_factory=list, max_length=12)
+    character: Character = Field(default_factory=Character)
+    faces: list[BrandFace] = Field(default_factory=list, max_length=12)
+    gradients: list[str] = Field(default_factory=list, max_length=12, description="Gradients of the brand, as CSS.")
+    measures: list[BrandMeasure] = Field(default_factory=list, max_length=40)
+    rules: list[BrandRule] = Field(default_factory=list, max_length=60)
+    texts: list[ClientText] = Field(default_factory=list, max_length=80)
+    pictures: list[ClientPicture] = Field(default_factory=list, max_length=80)
+
+    @field_validator("social")
+    @classmethod
+    def _addresses(cls, value: list[str]) -> list[str]:
+        for one in value:
+            if not re.fullmatch(r"https?://[^\s<>\"'\\]{3,200}", one):
+                raise ValueError(f"“{one[:60]}” is no web address. Begin it with https://.")
+        return value
+
+    @field_validator("gradients")
+    @classmethod
+    def _gradients(cls, value: list[str]) -> list[str]:
+        for one in value:
+            if not re.fullmatch(r"[a-z-]+gradient\([\w\s#.,%()+/-]{3,380}\)", one):
+                raise ValueError(f"“{one[:60]}” is no CSS gradient.")
+        return value
+
+    @field_validator("languages")
+    @classmethod
+    def _languages(cls, value: list[str]) -> list[str]:
+        for one in value:
+            if not re.fullmatch(r"[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*", one):
+                raise ValueError(f"“{one[:30]}” is no language code. Write for example cy or fr-CA.")
+        return value
 
     @model_validator(mode="after")
     def _unique(self) -> Self:

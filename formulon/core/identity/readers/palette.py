@@ -78,7 +78,7 @@ def _ase_color(block: bytes, group: str) -> ColorSeen:
     place = f"group {group}" if group else "swatch"
     prints = [f"spot {label}"] if spot and label else []
     if model == "RGB ":
-        made = css_hex(tuple(min(255, max(0, round(255 * value))) for value in values))  # type: ignore[arg-type]
+        made = css_hex(tuple(min(255, max(0, round(255 * value))) for value in values))
         return _swatch(made, made, label, place, prints)
     if model == "Gray":
         level = min(255, max(0, round(255 * values[0])))

@@ -61,7 +61,7 @@ def _take_out_text(root: etree._Element) -> list[str]:
     """Removes live text; gives its words."""
     found = []
     for element in list(root.iter(*(f"{{{SVG}}}{tag}" for tag in _TEXT), *_TEXT)):
-        words = " ".join("".join(element.itertext()).split())
+        words = " ".join("".join(str(part) for part in element.itertext()).split())
         parent = element.getparent()
         if parent is not None:
             parent.remove(element)
@@ -88,7 +88,8 @@ class _Paints:
 def _colors(tree: etree._Element, width: float, height: float) -> list[ColorSeen | GradientSeen]:
     gradients = {e.get("id", ""): e for e in tree.iter(f"{{{SVG}}}linearGradient", f"{{{SVG}}}radialGradient")}
     stops = {key: _stops(element, gradients) for key, element in gradients.items()}
-    paints, uses = _Paints(), {"fill": set(), "stroke": set()}  # type: dict[str, set[str]]
+    paints = _Paints()
+    uses: dict[str, set[str]] = {"fill": set(), "stroke": set()}
     for element in tree.iter():
         if not isinstance(element.tag, str) or any(
             _local(up) in ("mask", "clipPath") for up in (element, *element.iterancestors())

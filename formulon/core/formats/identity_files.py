@@ -1,0 +1,35 @@
+"""An identity written out: in the project's own JSON, as design tokens, CSS, and palette files."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from formulon.core.formats import ase, gpl, properties, tokens
+from formulon.core.system.identity import Identity
+
+
+@dataclass(frozen=True, slots=True)
+class Form:
+    """A form to take an identity out in."""
+
+    id: str
+    label: str
+    ending: str
+    media_type: str
+    write: Callable[[Identity], bytes]
+
+
+def own_json(identity: Identity) -> bytes:
+    """IDENTITY.json: everything; reads back to the same identity."""
+    return (identity.model_dump_json(indent=2) + "\n").encode()
+
+
+FORMS: dict[str, Form] = {
+    form.id: form
+    for form in (
+        Form("json", "Identity as JSON, whole", "json", "application/json", own_json),
+        Form("tokens", "Design tokens", "tokens.json", "application/design-tokens+json", tokens.write),
+        Form("css", "CSS custom properties", "css", "text/css", properties.write),
+        Form("gpl", "Palette, .gpl", "gpl", "text/plain", gpl.write),
+        Form("ase", "Swatches, .ase", "ase", "application/octet-stream", ase.write),
+    )
+}

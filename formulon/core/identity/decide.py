@@ -1,0 +1,291 @@
+"""Deciding on facts: what the designer takes goes into the identity, and what was said of it is kept. Pure."""
+
+import re
+from collections.abc import Callable, Iterable
+from typing import Any, Literal
+
+from pydantic import ValidationError
+
+from formulon.core.errors import IdentityError
+from formulon.core.identity.evidence import Fact
+from formulon.core.system.decisions import Decision, Decisions
+from formulon.core.system.identity import (
+    BrandColor,
+    BrandFace,
+    BrandMeasure,
+    BrandRule,
+    ClientPicture,
+    ClientText,
+    Identity,
+    Mark,
+    Model,
+    slug,
+)
+
+Action = Literal["accept", "lock", "unlock", "reject", "reopen"]
+_CONTACT = ("address", "phone", "email", "hours")
+
+
+class Request(Model):
+    """What is wanted of one fact. `values` are the variants to take, or a corrected value; empty takes the first.
+    `name` renames it, `role` says what it is for."""
+
+    fact: str
+    action: Action
+    values: list[str] = []
+    name: str = ""
+    role: str = ""
+
+
+def decide(
+    identity: Identity, decisions: Decisions, facts: Iterable[Fact], requests: Iterable[Request]
+) -> tuple[Identity, Decisions]:
+    """Identity and decisions after the requests. Raises IdentityError with a sentence where one cannot be met."""
+    known = {fact.id: fact for fact in facts}
+    identity, decisions = identity.model_copy(deep=True), decisions.model_copy(deep=True)
+    for request in requests:
+        fact = known.get(request.fact)
+        if fact is None:
+            raise IdentityError("This fact is no longer among the evidence. Look at the list again.")
+        try:
+            _one(identity, decisions, fact, request)
+        except ValidationError as error:
+            raise IdentityError(f"{fact.label}: {error.errors()[0]['msg'].removeprefix('Value error, ')}") from error
+    return Identity.model_validate(identity.model_dump()), decisions
+
+
+def _one(identity: Identity, decisions: Decisions, fact: Fact, request: Request) -> None:
+    before = decisions.facts.get(fact.id)
+    if request.action in ("reject", "reopen"):
+        if before and before.state == "locked":
+            raise IdentityError(f"{fact.label} is locked. Unlock it first.")
+        if before:
+            _withdraw(identity, fact, before)
+        if request.action == "reject":
+            decisions.facts[fact.id] = Decision(state="rejected", name=request.name or (before.name if before else ""))
+        else:
+            decisions.facts.pop(fact.id, None)
+        return
+    if request.action == "unlock":
+        if before:
+            before.state = "accepted"
+            _lock(identity, fact, before, False)
+        return
+    if not fact.usable:
+        raise IdentityError(f"{fact.label}: this cannot be taken over. {fact.note}")
+    if before and before.state == "locked" and (request.values or request.name) and request.values != before.values:
+        raise IdentityError(f"{fact.label} is locked. Unlock it first.")
+    values = request.values or (before.values if before and before.values else [fact.variants[0].value])
+    name = request.name or (before.name if before and before.name else fact.label)
+    made = Decision(state="locked" if request.action == "lock" else "accepted", values=values, name=name)
+    if before and before.state == "locked":
+        made.state = "locked"
+    made.targets = _TAKE[fact.group](identity, fact, made, before, request.role)
+    _lock(identity, fact, made, made.state == "locked")
+    decisions.facts[fact.id] = made
+
+
+def _lock(identity: Identity, fact: Fact, decision: Decision, locked: bool) -> None:
+    for color in identity.colors:
+        if fact.group == "colors" and color.id in decision.targets:
+            color.locked = locked
+
+
+def _withdraw(identity: Identity, fact: Fact, decision: Decision) -> None:
+    """Takes out of the identity what an earlier decision put there."""
+    gone = set(decision.targets)
+    if fact.group == "colors":
+        identity.colors = [color for color in identity.colors if color.id not in gone]
+    elif fact.group == "gradients":
+        identity.gradients = [one for one in identity.gradients if one not in gone]
+    elif fact.group == "typefaces":
+        identity.faces = [face for face in identity.faces if face.family not in gone]
+    elif fact.group == "marks":
+        identity.marks = [mark for mark in identity.marks if mark.id not in gone]
+    elif fact.group == "words":
+        for value in decision.values:
+            _put_word(identity, fact.data["field"], "", only=value)
+    elif fact.group == "rules":
+        identity.rules = [rule for rule in identity.rules if rule.text not in gone]
+    elif fact.group == "measures":
+        identity.measures = [one for one in identity.measures if f"{one.measure} {one.px:g}" not in gone]
+    elif fact.group == "texts":
+        identity.texts = [text for text in identity.texts if text.text not in {fact.data["text"]}]
+    elif fact.group == "pictures":
+        identity.pictures = [picture for picture in identity.pictures if picture.asset not in gone]
+
+
+Take = Callable[[Identity, Fact, Decision, Decision | None, str], list[str]]
+
+
+def _colors(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    old = list(before.targets) if before else []
+    targets: list[str] = []
+    for index, value in enumerate(made.values):
+        name = made.name if index == 0 else _free(f"{made.name} {index + 1}", [color.name for color in identity.colors])
+        wanted = old[index] if index < len(old) else ""
+        own = next((color for color in identity.colors if color.id == wanted), None)
+        # A colour that stands there already, typed by hand, is the same fact.
+        own = own or next((c for c in identity.colors if c.parsed.hex.lower() == value.lower() and c.id not in targets), None)
+        if own:
+            own.value = value if own.parsed.hex.lower() != value.lower() else own.value
+            own.name = name if made.name != fact.label or before else own.name
+        else:
+            taken = [color.id for color in identity.colors]
+            own = BrandColor(name=name, value=value, id=_free_id(BrandColor(name=name, value=value).id, taken))
+            identity.colors.append(own)
+        BrandColor.model_validate(own.model_dump())
+        own.print = list(dict.fromkeys([*own.print, *fact.data.get("print", [])]))[:8]
+        targets.append(own.id)
+    identity.colors = [color for color in identity.colors if color.id not in set(old) - set(targets)]
+    return targets
+
+
+def _gradients(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    identity.gradients = [*dict.fromkeys([*identity.gradients, made.values[0]])]
+    return [made.values[0]]
+
+
+def _typefaces(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    wanted = role or fact.role
+    kind: Literal["headings", "running text", "other"] = "other"
+    if wanted == "headings" or wanted == "running text":
+        kind = wanted  # type: ignore[assignment]
+    library = str(fact.data.get("library", ""))
+    identity.faces = [
+        one for one in identity.faces if one.family != fact.data["family"] and (kind == "other" or one.role != kind)
+    ]
+    identity.faces.append(BrandFace(family=fact.data["family"], role=kind, library=library))
+    if library and kind == "headings":
+        identity.typefaces.heading = library
+    if library and kind == "running text":
+        identity.typefaces.body = library
+    return [str(fact.data["family"])]
+
+
+def _marks(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    old = before.targets[0] if before and before.targets else ""
+    data = fact.data
+    known = next((mark for mark in identity.marks if mark.id == old or mark.svg == data["svg"]), None)
+    if known:
+        known.name = made.name[:80]
+        return [known.id]
+    base = slug(fact.label.rsplit(".", 1)[0], "mark")
+    mark = Mark(
+        id=_free_id(base, [one.id for one in identity.marks]), name=made.name[:80], kind=data["shape"],
+        meant_for="any" if data["meant_for"] == "light" else data["meant_for"], svg=data["svg"],
+    )  # fmt: skip
+    identity.marks.append(mark)
+    return [mark.id]
+
+
+def _words(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    _put_word(identity, fact.data["field"], made.values[0])
+    return [fact.data["field"]]
+
+
+def _put_word(identity: Identity, field: str, value: str, only: str | None = None) -> None:
+    """Sets a fact in words. With `only`, it is taken back where it still holds that."""
+    if field == "social":
+        kept = [one for one in identity.social if one not in (only, value)]
+        identity.social = [*kept, value] if value else kept
+        return
+    if field == "language":
+        if value:
+            codes = {"en": "en-GB", "english": "en-GB", "welsh": "cy", "french": "fr", "german": "de"}
+            code = codes.get(value.lower(), value)
+            identity.language = code if re.fullmatch(r"[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*", code) else identity.language
+        return
+    holder: Any = identity.contact if field in _CONTACT else identity
+    if only is not None and getattr(holder, field) != only:
+        return
+    if field == "name" and not value:
+        return
+    limits = {
+        "name": 80,
+        "strapline": 160,
+        "does": 600,
+        "audience": 300,
+        "place": 120,
+        "address": 300,
+        "phone": 40,
+        "email": 120,
+        "hours": 200,
+    }
+    if len(value) > limits[field]:
+        raise IdentityError(f"“{value[:40]}…” has {len(value)} characters; {limits[field]} are the most. Shorten it.")
+    setattr(holder, field, value)
+
+
+def _rules(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    text = made.values[0]
+    old = before.targets if before else []
+    identity.rules = [rule for rule in identity.rules if rule.text not in (text, *old)]
+    identity.rules.append(BrandRule(rule=fact.data["rule"], text=text, values=fact.data["values"]))
+    return [text]
+
+
+def _measures(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    measure = BrandMeasure(measure=fact.data["measure"], name=str(fact.data.get("name", ""))[:60], px=fact.data["px"])
+    key = f"{measure.measure} {measure.px:g}"
+    identity.measures = [one for one in identity.measures if f"{one.measure} {one.px:g}" != key]
+    identity.measures.append(measure)
+    return [key]
+
+
+def _texts(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    data = fact.data
+    heading = made.name[:160] if made.name != fact.label else data["heading"]
+    identity.texts = [one for one in identity.texts if one.text != data["text"]]
+    identity.texts.append(ClientText(heading=heading, text=data["text"], source=str(data["source"])[-200:]))
+    return [fact.id]
+
+
+def _pictures(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    asset = asset_id(fact)
+    identity.pictures = [one for one in identity.pictures if one.asset != asset]
+    identity.pictures.append(ClientPicture(asset=asset, alt=made.name[:300]))
+    return [asset]
+
+
+def asset_id(fact: Fact) -> str:
+    """The id that a picture has on pages: its file's name and a piece of its key, so that two of one name stay apart."""
+    stem = str(fact.data["file"]).rsplit("/", 1)[-1].rsplit(".", 1)[0]
+    return f"{slug(stem, 'picture')}-{fact.id.rsplit('-', 1)[-1][:6]}"
+
+
+def _never(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
+    raise IdentityError(f"{fact.label}: this is listed only. {fact.note}")
+
+
+_TAKE: dict[str, Take] = {
+    "colors": _colors, "gradients": _gradients, "typefaces": _typefaces, "marks": _marks, "words": _words, "rules": _rules,
+    "measures": _measures, "texts": _texts, "pictures": _pictures, "other": _never,
+}  # fmt: skip
+
+
+def _free(name: str, taken: list[str]) -> str:
+    number = 2
+    made = name[:60]
+    while made in taken:
+        made = f"{name[:55]} {number}"
+        number += 1
+    return made
+
+
+def _free_id(base: str, taken: list[str]) -> str:
+    number, made = 2, base
+    while made in taken:
+        made = f"{base[:34]}-{number}"
+        number += 1
+    return made
+
+
+def broken_lock(before: Identity, after: Identity) -> str:
+    """A sentence where a change alters or takes out a locked colour without unlocking it; empty where none does."""
+    held = {color.id: color for color in after.colors}
+    for color in before.colors:
+        now = held.get(color.id)
+        if color.locked and (now is None or (now.locked and (now.value, now.name) != (color.value, color.name))):
+            return f"{color.name} is locked. Unlock it before you change it or take it out."
+    return ""

@@ -1,0 +1,307 @@
+"""Candidate facts: what all readings together say about a brand, each with its evidence. Pure and deterministic."""
+
+import hashlib
+import re
+from collections.abc import Iterable
+from typing import Any
+
+from formulon.core.identity.colors import color_facts
+from formulon.core.identity.evidence import Evidence, Fact, Variant, certainty, evidence_of
+from formulon.core.identity.sightings import (
+    GradientSeen,
+    MarkSeen,
+    MeasureSeen,
+    OtherSeen,
+    PictureSeen,
+    Reading,
+    RuleSeen,
+    Seen,
+    TextSeen,
+    TypefaceSeen,
+    WordSeen,
+)
+from formulon.core.system.decisions import Decisions
+from formulon.core.type.library import families
+
+_FIELDS = {
+    "name": "Name", "strapline": "Strapline", "does": "What it does", "audience": "For whom", "place": "Where",
+    "address": "Address", "phone": "Telephone", "email": "Email", "hours": "Hours", "social": "Elsewhere", "language": "Language",
+}  # fmt: skip
+_MOST_MEASURES = 5
+
+
+def facts_of(readings: Iterable[Reading], decisions: Decisions | None = None) -> list[Fact]:
+    """The facts that readings hold, grouped, those with the best evidence first. Decided facts keep their ids."""
+    decisions = decisions or Decisions()
+    good = [reading for reading in readings if not reading.problem]
+    made = [
+        *color_facts(good, decisions),
+        *_gradients(good),
+        *_typefaces(good),
+        *_marks(good),
+        *_words(good),
+        *_rules(good),
+        *_measures(good),
+        *_texts(good),
+        *_pictures(good),
+        *_others(good),
+    ]
+    for fact in made:
+        decided = decisions.facts.get(fact.id)
+        fact.state = decided.state if decided else "open"
+        fact.taken = decided.values if decided else []
+        if decided and decided.name:
+            fact.label = decided.name
+    return made
+
+
+def _key(text: str) -> str:
+    return hashlib.sha256(" ".join(text.casefold().split()).encode()).hexdigest()[:10]
+
+
+def _all(readings: list[Reading], kind: type[Seen]) -> Iterable[tuple[Reading, Any]]:
+    for reading in readings:
+        for sighting in reading.sightings:
+            if isinstance(sighting, kind):
+                yield reading, sighting
+
+
+def _gradients(readings: list[Reading]) -> list[Fact]:
+    groups: dict[str, list[tuple[Reading, GradientSeen]]] = {}
+    for reading, seen in _all(readings, GradientSeen):
+        groups.setdefault(" ".join(dict.fromkeys(seen.stops)), []).append((reading, seen))
+    made = []
+    for stops, members in groups.items():
+        evidence = [evidence_of(reading.file, seen, seen.css) for reading, seen in members]
+        css = f"linear-gradient(90deg, {', '.join(members[0][1].stops)})"
+        label = f"Gradient of {stops.replace(' ', ', ')}"
+        made.append(
+            Fact(
+                id=f"gradient-{_key(stops)}",
+                group="gradients",
+                label=label,
+                variants=[Variant(value=css, evidence=evidence)],
+                sure=certainty(evidence),
+            )
+        )
+    return made
+
+
+def family_key(family: str) -> str:
+    """A family's name as it is compared: without case, spaces and the words that formats add."""
+    plain = re.sub(r"(?i)\b(variable|vf|regular|mt|ps|std|pro|webfont)\b", "", family)
+    return re.sub(r"[^a-z0-9]", "", plain.casefold())
+
+
+def library_family(family: str) -> str:
+    """The id of the library's family of that name, or empty."""
+    wanted = family_key(family)
+    return next((one.id for one in families().values() if family_key(one.name) == wanted), "")
+
+
+def _typefaces(readings: list[Reading]) -> list[Fact]:
+    groups: dict[str, list[tuple[Reading, TypefaceSeen]]] = {}
+    for reading, seen in _all(readings, TypefaceSeen):
+        groups.setdefault(family_key(seen.family) or _key(seen.family), []).append((reading, seen))
+    made = []
+    for key, members in groups.items():
+        first = max(members, key=lambda one: one[1].sure)[1]
+        evidence = [evidence_of(reading.file, seen, _face(seen)) for reading, seen in members]
+        uses: dict[str, float] = {}
+        for _, seen in members:
+            if seen.use:
+                uses[seen.use] = uses.get(seen.use, 0) + seen.sure * (2 if seen.source in ("tokens", "style sheet") else 1)
+        role = max(uses, key=lambda one: uses[one]) if uses else "other"
+        files = [seen for _, seen in members if seen.source == "font file"]
+        made.append(
+            Fact(
+                id=f"typeface-{key[:40]}", group="typefaces", label=first.family,
+                variants=[Variant(value=first.family, evidence=evidence)], sure=certainty(evidence), role=role,
+                note=_face_notes(first.family, files), data={"family": first.family, "library": library_family(first.family)},
+            )
+        )  # fmt: skip
+    return sorted(made, key=lambda fact: ({"headings": 0, "running text": 1}.get(fact.role, 2), -fact.sure, fact.id))
+
+
+def _face(seen: TypefaceSeen) -> str:
+    weights = f" {'–'.join(str(weight) for weight in dict.fromkeys(seen.weights))}" if seen.weights else ""
+    sizes = f", {seen.sizes[0]:g} to {seen.sizes[-1]:g}" if len(seen.sizes) > 1 else ""
+    return f"{seen.family} {seen.style}".strip() + weights + sizes
+
+
+def _face_notes(family: str, files: list[TypefaceSeen]) -> str:
+    """What the files of a family hold and lack, in sentences."""
+    if not files:
+        library = library_family(family)
+        return "" if library else "There is no font file of it among the files; another family stands in."
+    notes = []
+    axes = sorted({axis for seen in files for axis in seen.axes})
+    upright = [seen for seen in files if not seen.italic]
+    heaviest = max((weight for seen in upright for weight in seen.weights), default=0)
+    if axes:
+        notes.append(f"Variable: {', '.join(axes)}.")
+    if not any(seen.italic for seen in files):
+        notes.append("No real italic among its files.")
+    if heaviest < 600:
+        notes.append("No real bold among its files.")
+    languages = sorted(set.union(*(set(seen.languages) for seen in files)))
+    if languages:
+        notes.append(
+            f"Letters for {len(languages)} languages: {', '.join(languages[:12])}{'…' if len(languages) > 12 else ''}."
+        )
+    embedding = {seen.embedding for seen in files if seen.embedding and seen.embedding != "installable"}
+    if embedding:
+        notes.append(f"Embedding: {', '.join(sorted(embedding))}.")
+    licence = next((seen.licence for seen in files if seen.licence), "")
+    notes.append(f"Licence: {licence[:120]}" if licence else "The file names no licence.")
+    return " ".join(notes)
+
+
+def _marks(readings: list[Reading]) -> list[Fact]:
+    groups: dict[str, list[tuple[Reading, MarkSeen]]] = {}
+    for reading, seen in _all(readings, MarkSeen):
+        groups.setdefault(_key(seen.svg or f"{reading.file} {seen.name}"), []).append((reading, seen))
+    made = []
+    for key, members in groups.items():
+        seen = members[0][1]
+        evidence = [evidence_of(reading.file, one, one.name) for reading, one in members]
+        size = f"{seen.width:g} × {seen.height:g}"
+        data = {"svg": seen.svg, "shape": seen.shape, "meant_for": seen.meant_for, "width": seen.width, "height": seen.height}
+        grounds = {"any": "any ground", "light": "light grounds", "dark": "dark grounds"}[seen.meant_for]
+        shape = {"full": "lock-up", "symbol": "symbol", "wordmark": "wordmark"}[seen.shape]
+        made.append(
+            Fact(
+                id=f"mark-{key}", group="marks", label=seen.name, variants=[Variant(value=size, evidence=evidence)],
+                sure=certainty(evidence), role=f"{shape} for {grounds}", note=seen.note, data=data, usable=bool(seen.svg),
+            )
+        )  # fmt: skip
+    return sorted(made, key=lambda fact: (not fact.usable, fact.label))
+
+
+def _words(readings: list[Reading]) -> list[Fact]:
+    fields: dict[str, dict[str, list[Evidence]]] = {}
+    shown: dict[tuple[str, str], str] = {}
+    for reading, seen in _all(readings, WordSeen):
+        same = _same_words(seen.field, seen.text)
+        field = f"social {same}" if seen.field == "social" else seen.field
+        shown.setdefault((field, same), seen.text)
+        fields.setdefault(field, {}).setdefault(same, []).append(evidence_of(reading.file, seen, seen.text))
+    made = []
+    for key in sorted(fields, key=lambda one: list(_FIELDS).index(one.split(" ")[0])):
+        variants = [Variant(value=shown[(key, same)], evidence=evidence) for same, evidence in fields[key].items()]
+        variants.sort(key=lambda one: -certainty(one.evidence))
+        field = key.split(" ")[0]
+        made.append(
+            Fact(
+                id=f"word-{field}" if field != "social" else f"word-social-{_key(key)}", group="words", label=_FIELDS[field],
+                variants=variants[:6], sure=certainty(variants[0].evidence), data={"field": field},
+            )
+        )  # fmt: skip
+    return made
+
+
+def _same_words(field: str, text: str) -> str:
+    """Texts that say the same: numbers by their digits, words without case and final stops."""
+    if field == "phone":
+        return re.sub(r"\D", "", text).removeprefix("44").removeprefix("0")
+    if field == "language":
+        return text.lower()[:2]
+    return re.sub(r"[\s,.;:!?–—-]+", " ", text.casefold()).strip()
+
+
+def _rules(readings: list[Reading]) -> list[Fact]:
+    groups: dict[str, list[tuple[Reading, RuleSeen]]] = {}
+    for reading, seen in _all(readings, RuleSeen):
+        groups.setdefault(_key(f"{seen.rule} {seen.values}"), []).append((reading, seen))
+    made = []
+    for key, members in groups.items():
+        seen = members[0][1]
+        evidence = [evidence_of(reading.file, one, one.text) for reading, one in members]
+        made.append(
+            Fact(
+                id=f"rule-{key}", group="rules", label=seen.rule[:1].upper() + seen.rule[1:],
+                variants=[Variant(value=seen.text, evidence=evidence)], sure=certainty(evidence),
+                data={"rule": seen.rule, "values": seen.values},
+            )
+        )  # fmt: skip
+    return made
+
+
+def _measures(readings: list[Reading]) -> list[Fact]:
+    groups: dict[tuple[str, float], list[tuple[Reading, MeasureSeen]]] = {}
+    for reading, seen in _all(readings, MeasureSeen):
+        groups.setdefault((seen.measure, round(seen.px, 2)), []).append((reading, seen))
+    made: dict[str, list[Fact]] = {}
+    for (measure, px), members in groups.items():
+        evidence = [evidence_of(reading.file, one, one.value) for reading, one in members]
+        name = next((one.name for _, one in members if one.name), "")
+        made.setdefault(measure, []).append(
+            Fact(
+                id=f"measure-{measure.replace(' ', '-')}-{px:g}".replace(".", "-"), group="measures",
+                label=measure[:1].upper() + measure[1:], variants=[Variant(value=f"{px:g} px", evidence=evidence)],
+                sure=certainty(evidence), data={"measure": measure, "px": px, "name": name},
+            )
+        )  # fmt: skip
+    kept = []
+    for measure in sorted(made):
+        ranked = sorted(made[measure], key=lambda fact: -sum(one.count for one in fact.variants[0].evidence))
+        kept += ranked[:_MOST_MEASURES]
+    return kept
+
+
+def _texts(readings: list[Reading]) -> list[Fact]:
+    made: dict[str, Fact] = {}
+    for reading, seen in _all(readings, TextSeen):
+        key = _key(seen.text)
+        evidence = evidence_of(reading.file, seen, seen.heading)
+        if key in made:
+            made[key].variants[0].evidence.append(evidence)
+            continue
+        data = {"heading": seen.heading, "text": seen.text, "source": reading.file}
+        label = seen.heading or " ".join(seen.text.split())[:60]
+        made[key] = Fact(
+            id=f"text-{key}", group="texts", label=label, variants=[Variant(value=seen.text[:300], evidence=[evidence])],
+            sure=seen.sure, data=data,
+        )  # fmt: skip
+    return list(made.values())
+
+
+def _pictures(readings: list[Reading]) -> list[Fact]:
+    said = {seen.name.rsplit("/", 1)[-1]: seen.value for _, seen in _all(readings, OtherSeen) if seen.type == "picture text"}
+    logos = {seen.value.rsplit("/", 1)[-1] for _, seen in _all(readings, OtherSeen) if seen.type == "logo in the header"}
+    made = []
+    for reading, seen in _all(readings, PictureSeen):
+        base = reading.file.rsplit("/", 1)[-1]
+        alt = said.get(base, seen.name)
+        evidence = [evidence_of(reading.file, seen, f"{seen.width} × {seen.height}")]
+        sure = 0.2 if base in logos else seen.sure
+        made.append(
+            Fact(
+                id=f"picture-{_key(reading.file)}", group="pictures", label=alt[:160],
+                variants=[Variant(value=f"{seen.width} × {seen.height} px", evidence=evidence)], sure=sure,
+                data={"file": reading.file, "alt": alt, "colors": seen.colors, "width": seen.width, "height": seen.height},
+            )
+        )  # fmt: skip
+    return sorted(made, key=lambda fact: fact.data["file"])
+
+
+def _others(readings: list[Reading]) -> list[Fact]:
+    made = []
+    for reading, seen in _all(readings, OtherSeen):
+        if seen.type in ("picture text", "logo in the header"):
+            continue
+        evidence = [evidence_of(reading.file, seen, seen.value[:120])]
+        note = f"Kept and listed: Formulon has no use for tokens of the type “{seen.type}” yet."
+        made.append(
+            Fact(
+                id=f"other-{_key(f'{reading.file} {seen.name}')}", group="other", label=seen.name, sure=seen.sure, usable=False,
+                variants=[Variant(value=seen.value[:300], evidence=evidence)], role=seen.type, note=note,
+            )
+        )  # fmt: skip
+    return made
+
+
+GROUPS: tuple[tuple[str, str], ...] = (
+    ("colors", "Colours"), ("gradients", "Gradients"), ("typefaces", "Typefaces"), ("marks", "Logo files"), ("words", "Words"),
+    ("rules", "Rules of the guideline"), ("measures", "Measures"), ("texts", "Texts"), ("pictures", "Pictures"), ("other", "Also found"),
+)  # fmt: skip

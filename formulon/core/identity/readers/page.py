@@ -1,0 +1,189 @@
+"""HTML: styles by the elements that they reach, the pages' texts and pictures as material, facts in words, the header's logo."""
+
+import re
+from collections.abc import Callable
+from typing import Any
+
+import cssselect2
+from lxml import html
+
+from formulon.core.errors import MarkError, ReadError
+from formulon.core.identity.readers import svg
+from formulon.core.identity.readers.styles import Styles, collect, declared, report
+from formulon.core.identity.sightings import MarkSeen, OtherSeen, Reading, TextSeen, WordField, WordSeen
+from formulon.core.identity.words import facts
+
+MOST_ELEMENTS = 20_000
+MOST_TEXTS = 60
+_HIDDEN = {"script", "style", "noscript", "template", "svg", "iframe", "object"}
+
+
+def read(name: str, text: str, sheets: dict[str, str] | None = None) -> Reading:
+    """A page. `sheets` are the style sheets that lie beside it, by path. Scripts are never run, addresses never asked."""
+    reading = Reading(file=name, format="HTML")
+    try:
+        root = html.document_fromstring(text, parser=html.HTMLParser(no_network=True, remove_comments=True, remove_pis=True))
+    except (ValueError, AssertionError) as error:
+        raise ReadError(f"{name}: the page cannot be read ({str(error)[:80]}). Save it again as HTML.") from error
+    except Exception as error:  # lxml's parser errors share no public base
+        raise ReadError(f"{name}: the page is empty or cannot be read. Save it again as HTML.") from error
+    elements = [element for element in root.iter() if isinstance(element.tag, str)]
+    if len(elements) > MOST_ELEMENTS:
+        raise ReadError(f"{name}: the page has more than {MOST_ELEMENTS:,} elements. Save a smaller one.")
+    _words(root, reading)
+    _texts(root, reading)
+    _styles(root, reading, sheets or {})
+    _logo(root, name, reading)
+    _pictures(root, reading)
+    return reading
+
+
+def _plain(element: Any) -> str:
+    return " ".join("".join(element.itertext()).split())
+
+
+def _words(root: Any, reading: Reading) -> None:
+    def add(key: WordField, words: str | None, place: str, sure: float) -> None:
+        plain = " ".join((words or "").split())
+        if plain and not any(isinstance(s, WordSeen) and s.field == key and s.text == plain for s in reading.sightings):
+            reading.sightings.append(WordSeen(field=key, text=plain[:600], place=place, sure=sure))
+
+    add("language", root.get("lang"), "lang", 0.9)
+    title = root.findtext(".//title") or ""
+    site = root.xpath("string(//meta[@property='og:site_name']/@content)")
+    add("name", site, "og:site_name", 0.9)
+    parts = [part.strip() for part in re.split(r"\s+[|–—·-]\s+", " ".join(title.split())) if part.strip()]
+    for part in parts[-1:] if len(parts) > 1 else parts:
+        add("name", part, "title", 0.6)
+    add("does", root.xpath("string(//meta[@name='description']/@content)"), "description", 0.7)
+    for element in root.xpath("//*[contains(@class,'strapline') or contains(@class,'tagline') or contains(@class,'claim')]")[
+        :2
+    ]:
+        add("strapline", _plain(element), f".{element.get('class')}", 0.8)
+    for element in root.iter("address"):
+        if not element.xpath(".//a") or len(_plain(element)) < 200:
+            lines = [line for line in re.split(r"<br\s*/?>|\n", html.tostring(element, encoding="unicode")) if line.strip()]
+            joined = ", ".join(filter(None, (" ".join(re.sub(r"<[^>]*>", " ", line).split()) for line in lines)))
+            add("address", re.sub(r"[\w.+-]+@[\w.-]+|(?:\+?\d[\d ()/-]{6,})", "", joined).strip(" ,;"), "address", 0.8)
+    for link in root.iter("a"):
+        target = (link.get("href") or "").strip()
+        if target.lower().startswith("mailto:"):
+            add("email", target[7:].split("?")[0], "mailto link", 0.9)
+        elif target.lower().startswith("tel:"):
+            shown = _plain(link)
+            add("phone", shown if re.search(r"\d{3}", shown) else target[4:], "tel link", 0.9)
+        elif "me" in (link.get("rel") or "").split() and target.startswith("http"):
+            add("social", target[:200], "link marked as one’s own", 0.9)
+    for element in root.xpath("//*[contains(@class,'hours') or contains(@class,'opening')]")[:2]:
+        add("hours", re.sub(r"(?i)^(?:opening )?hours:?\s*", "", _plain(element)), f".{element.get('class')}", 0.8)
+    body = root.find(".//body")
+    flowing = "\n".join(_plain(e) for e in (body if body is not None else root).iter("p", "li", "dd", "td", "footer"))
+    for fact in facts(flowing, "text", 0.6):
+        if fact.field in ("email", "phone", "hours", "address"):
+            add(fact.field, fact.text, fact.place, fact.sure)
+
+
+def _texts(root: Any, reading: Reading) -> None:
+    """The page's texts by heading; menus, headers and footers are left out."""
+    heading, paragraphs = "", []  # type: str, list[str]
+
+    def close() -> None:
+        text = "\n".join(paragraphs)
+        if text and len([s for s in reading.sightings if isinstance(s, TextSeen)]) < MOST_TEXTS:
+            reading.sightings.append(TextSeen(heading=heading, text=text[:4000], place=f"“{heading}”" if heading else "text"))
+
+    for element in root.iter("h1", "h2", "h3", "h4", "p", "li", "blockquote"):
+        if any(up.tag in ("nav", "header", "footer") or up.tag in _HIDDEN for up in element.iterancestors()):
+            continue
+        words = _plain(element)
+        if not words or (element.tag == "li" and len(words) < 40) or (element.tag == "p" and len(words) < 12):
+            continue
+        if element.tag in ("h1", "h2", "h3", "h4"):
+            close()
+            heading, paragraphs = words[:160], []
+        elif not any(up.tag in ("p", "li", "blockquote") for up in element.iterancestors()):
+            paragraphs.append(words)
+    close()
+
+
+def _styles(root: Any, reading: Reading, sheets: dict[str, str]) -> None:
+    styles = Styles()
+    weigh = _weigher(root)
+    missing = 0
+    for link in root.iter("link"):
+        if "stylesheet" in (link.get("rel") or "").lower():
+            path = (link.get("href") or "").split("?")[0].split("#")[0]
+            found = next((text for key, text in sheets.items() if key.endswith(path.lstrip("./"))), None) if path else None
+            if found is not None:
+                collect(found, styles, weigh)
+            else:
+                missing += 1
+    for element in root.iter("style"):
+        collect(element.text or "", styles, weigh)
+    for element in root.iter():
+        if isinstance(element.tag, str) and element.get("style"):
+            declared(element.get("style"), f"{element.tag} style", styles)
+    report(styles, reading)
+    if missing:
+        reading.notes.append(f"{missing} linked style sheet{'s' if missing > 1 else ''} lie elsewhere; add the file itself.")
+
+
+def _weigher(root: Any) -> Callable[[str], int]:
+    """How many elements of the page a selector reaches, 0 where none; states like :hover count as their element."""
+    wrapper = cssselect2.ElementWrapper.from_html_root(root)
+    known: dict[str, int] = {}
+
+    def weigh(selector: str) -> int:
+        if selector not in known and len(known) < 2000:
+            plain = re.sub(
+                r"::?(?:hover|focus(?:-visible|-within)?|active|visited|before|after|placeholder|selection|marker)",
+                "",
+                selector,
+            )
+            try:
+                compiled = cssselect2.compile_selector_list(plain)
+                known[selector] = sum(1 for _ in wrapper.query_all(*[one for one in compiled if one.pseudo_element is None]))
+            except (cssselect2.SelectorError, NotImplementedError, ValueError):
+                known[selector] = 1
+        return known.get(selector, 1)
+
+    return weigh
+
+
+def _logo(root: Any, name: str, reading: Reading) -> None:
+    """A drawing inside the header, or a picture there, is likely the logo."""
+    for header in root.xpath(
+        "//header | //*[contains(@class,'header') or contains(@class,'logo') or contains(@class,'brand')]"
+    )[:6]:
+        for drawing in header.iter("svg"):
+            source = html.tostring(drawing, encoding="unicode", with_tail=False)
+            if "xmlns" not in source[:400]:
+                source = source.replace("<svg", '<svg xmlns="http://www.w3.org/2000/svg"', 1)
+            source = source.replace("viewbox=", "viewBox=").replace("lineargradient", "linearGradient")
+            try:
+                seen = svg.read(f"{name}, logo in the header", source.encode())
+            except MarkError as error:
+                reading.notes.append(str(error))
+                continue
+            for sighting in seen.sightings:
+                sighting.place = f"header, {sighting.place}"
+                sighting.sure = round(sighting.sure * 0.9, 3)
+                if isinstance(sighting, MarkSeen):
+                    sighting.name = "logo in the header"
+            reading.sightings += [s for s in seen.sightings if s not in reading.sightings]
+            return
+        for picture in header.iter("img"):
+            source = (picture.get("src") or "")[:200]
+            if source and not source.startswith("data:"):
+                reading.sightings.append(
+                    OtherSeen(name=source, type="logo in the header", value=source, place="header img", sure=0.8)
+                )
+                return
+
+
+def _pictures(root: Any, reading: Reading) -> None:
+    """What pictures show, in the words of the page; the files come by themselves."""
+    for picture in list(root.iter("img"))[:80]:
+        source, alt = (picture.get("src") or "")[:200], " ".join((picture.get("alt") or "").split())[:300]
+        if source and alt and not source.startswith("data:"):
+            reading.sightings.append(OtherSeen(name=source, type="picture text", value=alt, place="img", sure=0.9))

@@ -1,0 +1,126 @@
+"""Facts in words: how to reach the brand, its hours, its strapline, rules of the guideline, out of running text."""
+
+import re
+
+from formulon.core.identity.sightings import RuleSeen, WordField, WordSeen
+
+_EMAIL = re.compile(r"(?<![\w.])[\w.+-]{1,64}@[\w-]+(?:\.[\w-]+)+")
+_PHONE = re.compile(r"(?<![\w#.,/-])(?:\+\d{1,3}[ ()./-]{0,2})?(?:\(?0\d{1,5}\)?[ ./-]?)\d[\d ./-]{4,12}\d(?![\w.,]*\d)")
+_LABELS: dict[WordField, str] = {
+    "name": r"(?:brand |business |company |organisation )?name",
+    "strapline": r"strap ?line|tag ?line|slogan|claim",
+    "does": r"what (?:we|it) do(?:es)?|about us in short|in short",
+    "audience": r"for whom|audience|our (?:visitors|customers|guests|clients)",
+    "place": r"where|place|location",
+    "address": r"address|find us|visit us",
+    "phone": r"(?:tele)?phone|tel\.?|call us|call",
+    "email": r"e-?mail|write to us",
+    "hours": r"(?:opening )?hours|open",
+    "language": r"language",
+}
+_LABELLED = {key: re.compile(rf"^\s*(?:{words})\s*[:–—]\s*(\S.{{1,298}})$", re.IGNORECASE) for key, words in _LABELS.items()}
+
+
+def facts(text: str, place: str, sure: float = 0.8) -> list[WordSeen]:
+    """What lines with a label say ("Opening hours: …"), and addresses and numbers wherever they stand."""
+    made: dict[tuple[str, str], WordSeen] = {}
+
+    def add(key: WordField, value: str, how: float) -> None:
+        value = " ".join(value.split()).strip(" .;") if key != "strapline" else " ".join(value.split()).strip(" “”\"'")
+        if value and not any(one.field == key and one.text == value for one in made.values()):
+            made[(key, value)] = WordSeen(field=key, text=value[:600], place=place, sure=how)
+
+    for line in text.splitlines():
+        for key, pattern in _LABELLED.items():
+            found = pattern.match(line)
+            if found and not (key == "email" and "@" not in found[1]) and not (key == "phone" and not _PHONE.search(found[1])):
+                add(key, _EMAIL.search(found[1])[0] if key == "email" else found[1], sure + 0.1)  # type: ignore[index]
+    for match in _EMAIL.finditer(text):
+        add("email", match[0].rstrip("."), sure)
+    for match in _PHONE.finditer(text):
+        add("phone", match[0], sure - 0.2)
+    return list(made.values())
+
+
+_MM = 96 / 25.4
+_LENGTH = r"(\d+(?:[.,]\d+)?)\s*(mm|cm|px|pixels?|pt|in)\b"
+_UNITS = {"mm": _MM, "cm": 10 * _MM, "px": 1.0, "pixel": 1.0, "pixels": 1.0, "pt": 4 / 3, "in": 96.0}
+_LEAST = re.compile(
+    rf"(?:minimum|smallest|least|never (?:smaller|narrower|less) than|no (?:smaller|narrower) than|at least)[^.\n]{{0,60}}?{_LENGTH}",
+    re.IGNORECASE,
+)
+_CLEAR = re.compile(r"(?:clear|free|protected|exclusion)[ -](?:space|area|zone|room)[^.\n]{0,160}", re.IGNORECASE)
+_FORBIDDEN = re.compile(
+    r"(?i:never|do not|don’t|don't|avoid|not allowed:?)\s+(?:[a-z]+\s+){0,3}?"
+    r"(?:(?:set|put|place|use|print|combine|show)\s+)?([A-Z][\w -]{1,30}?)\s+(?:text\s+|type\s+|words\s+)?(?:on|over|against|with)\s+(?:top of\s+)?([A-Z][\w-]{1,30})",
+)
+_SHARE = re.compile(r"(\d{1,3})\s*(?:%|per ?cent)\s+([A-Z][\w-]{1,30})|([A-Z][\w-]{1,30})\s*:?\s+(\d{1,3})\s*(?:%|per ?cent)")
+_USE = re.compile(r"(?:words (?:we use|to use|we like)|we say|do say)\s*[:–—]\s*([^.\n]{2,300})", re.IGNORECASE)
+_AVOID = re.compile(
+    r"(?:words (?:we avoid|to avoid|we never use|we do not use)|we never say|we do not say|do not say)\s*[:–—]\s*([^.\n]{2,300})",
+    re.IGNORECASE,
+)
+
+
+def rules(text: str, place: str) -> list[RuleSeen]:
+    """The guideline's rules that can be held: least logo size, clear space, proportions of colours, forbidden
+    combinations, words to use and to avoid."""
+    made: list[RuleSeen] = []
+    for match in _LEAST.finditer(text):
+        if re.search(r"logo|mark|symbol|lock-?up|wide|width|high|height|size", _sentence(text, match), re.IGNORECASE):
+            px = float(match[1].replace(",", ".")) * _UNITS[match[2].lower()]
+            which = "height" if re.search(r"high|height|tall", _sentence(text, match), re.IGNORECASE) else "width"
+            values: dict[str, str | float | list[str]] = {
+                "px": round(px, 2),
+                "side": which,
+                "mark": _which(_sentence(text, match)),
+            }
+            made.append(RuleSeen(rule="least size", text=_sentence(text, match), values=values, place=place, sure=0.8))
+    for match in _CLEAR.finditer(text):
+        made.append(RuleSeen(rule="clear space", text=_sentence(text, match), values=_space(match[0]), place=place, sure=0.7))
+    for match in _FORBIDDEN.finditer(text):
+        ink = re.sub(r"^(?:Set|Put|Place|Use|Print|Combine|Show) ", "", match[1]).strip()
+        pair: dict[str, str | float | list[str]] = {"ink": ink, "ground": match[2].strip()}
+        made.append(RuleSeen(rule="forbidden pair", text=_sentence(text, match), values=pair, place=place, sure=0.8))
+    shares = {m[2] or m[3]: float(m[1] or m[4]) for m in _SHARE.finditer(text)}
+    if len(shares) >= 2 and 90 <= sum(shares.values()) <= 110:
+        proportions: dict[str, str | float | list[str]] = dict(shares)
+        said = ", ".join(f"{value:g} % {key}" for key, value in shares.items())
+        made.append(RuleSeen(rule="proportions", text=said, values=proportions, place=place, sure=0.8))
+    for match in _USE.finditer(text):
+        made.append(RuleSeen(rule="words to use", text=match[0], values={"words": _list(match[1])}, place=place, sure=0.85))
+    for match in _AVOID.finditer(text):
+        made.append(RuleSeen(rule="words to avoid", text=match[0], values={"words": _list(match[1])}, place=place, sure=0.85))
+    return made
+
+
+def _sentence(text: str, match: re.Match[str]) -> str:
+    start = max(text.rfind(". ", 0, match.start()) + 1, text.rfind("\n", 0, match.start()) + 1, 0)
+    ends = [at for at in (text.find(". ", match.end()), text.find("\n", match.end())) if at >= 0]
+    return " ".join(text[start : min(ends) + 1 if ends else len(text)].split())[:300]
+
+
+def _which(sentence: str) -> str:
+    return "symbol" if "symbol" in sentence.lower() else "full"
+
+
+def _space(text: str) -> dict[str, str | float | list[str]]:
+    length = re.search(_LENGTH, text, re.IGNORECASE)
+    if length:
+        return {"px": round(float(length[1].replace(",", ".")) * _UNITS[length[2].lower()], 2)}
+    percent = re.search(r"(\d{1,3})\s*(?:%|per ?cent)", text)
+    if percent:
+        return {"share": float(percent[1]) / 100, "of": _of(text)}
+    word = re.search(r"\b(half|third|quarter|twice|double|once|one|full)\b", text, re.IGNORECASE)
+    share = (
+        {"half": 0.5, "third": 1 / 3, "quarter": 0.25, "twice": 2.0, "double": 2.0}.get(word[1].lower(), 1.0) if word else 1.0
+    )
+    return {"share": round(share, 3), "of": _of(text)}
+
+
+def _of(text: str) -> str:
+    return "width" if "width" in text.lower() else "height"
+
+
+def _list(text: str) -> list[str]:
+    return [part.strip(" “”\"'.") for part in re.split(r",|;|\band\b|\bor\b", text) if part.strip(" “”\"'.")][:40]
