@@ -126,14 +126,14 @@ def library_shelf() -> str:
 
 
 if __name__ == "__main__":
-    (FOLDER / "marks").mkdir(parents=True, exist_ok=True)
+    (FOLDER / "logo").mkdir(parents=True, exist_ok=True)
     (FOLDER / "pictures").mkdir(parents=True, exist_ok=True)
     for name, text in {
         "quillmoor-full": full(NIGHT, LAMP),
         "quillmoor-full-reversed": full(CHALK, LAMP),
         "quillmoor-symbol": SVG.format(46, 46, symbol(NIGHT, LAMP)),
     }.items():
-        (FOLDER / "marks" / f"{name}.svg").write_text(text)
+        (FOLDER / "logo" / f"{name}.svg").write_text(text)
     for name, text in {
         "1-beam-over-the-dome": beam_over_dome(),
         "2-hill-road-at-dusk": road_at_dusk(),

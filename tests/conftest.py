@@ -10,12 +10,13 @@ from formulon.core.site.model import Asset, Site
 from formulon.core.site.planner import plan
 from formulon.core.system.identity import Identity
 
+DATA = Path(__file__).resolve().parent / "data"
 DEMO = Path(__file__).resolve().parent.parent / "demo" / "quillmoor"
 
 
 def quillmoor_identity(marks: bool = True) -> Identity:
     """The demo brand's identity, out of its files."""
-    body = json.loads((DEMO / "identity.json").read_text(encoding="utf-8"))
+    body = json.loads((DATA / "quillmoor.json").read_text(encoding="utf-8"))
     if marks:
         body["marks"] = [
             {
@@ -24,14 +25,14 @@ def quillmoor_identity(marks: bool = True) -> Identity:
                 "kind": "symbol" if "symbol" in file.stem else "full",
                 "svg": rebuild(file.read_bytes(), file.name).svg,
             }
-            for file in sorted((DEMO / "marks").glob("*.svg"))
+            for file in sorted((DEMO / "logo").glob("*.svg"))
         ]
     return Identity.model_validate(body)
 
 
 def quillmoor_pictures() -> list[Asset]:
     """The demo brand's own pictures, with what they show."""
-    names = json.loads((DEMO / "pictures.json").read_text(encoding="utf-8"))
+    names = json.loads((DATA / "quillmoor-pictures.json").read_text(encoding="utf-8"))
     made = []
     for file in sorted((DEMO / "pictures").glob("*.svg")):
         read = rebuild(file.read_bytes(), file.name)

@@ -13,12 +13,22 @@ def write(identity: Identity) -> bytes:
     """Every colour as RGB, and once more as CMYK where the brand states one."""
     blocks = [_block(_GROUP_START, _name(identity.name))]
     for color in identity.colors:
-        blocks.append(_block(_COLOR, _name(color.name) + b"RGB " + struct.pack(">3f", *(v / 255 for v in color.parsed.rgb)) + struct.pack(">H", _GLOBAL)))
+        blocks.append(
+            _block(
+                _COLOR,
+                _name(color.name)
+                + b"RGB "
+                + struct.pack(">3f", *(v / 255 for v in color.parsed.rgb))
+                + struct.pack(">H", _GLOBAL),
+            )
+        )
         inks = _cmyk(color)
         if inks:
             spot = any(text.startswith("spot ") for text in color.print)
             kind = _SPOT if spot else _NORMAL
-            blocks.append(_block(_COLOR, _name(f"{color.name} print") + b"CMYK" + struct.pack(">4f", *inks) + struct.pack(">H", kind)))
+            blocks.append(
+                _block(_COLOR, _name(f"{color.name} print") + b"CMYK" + struct.pack(">4f", *inks) + struct.pack(">H", kind))
+            )
     blocks.append(_block(_GROUP_END, b""))
     return b"ASEF" + struct.pack(">HHI", 1, 0, len(blocks)) + b"".join(blocks)
 

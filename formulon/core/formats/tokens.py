@@ -31,7 +31,9 @@ def write(identity: Identity) -> bytes:
         group[key if key not in group else f"{key}-{len(group)}"] = {"$value": {"value": measure.px, "unit": "px"}}
     if groups:
         made["measure"] = groups
-    gradients = {f"gradient-{number}": {"$value": stops} for number, css in enumerate(identity.gradients, 1) if (stops := _stops(css))}
+    gradients = {
+        f"gradient-{number}": {"$value": stops} for number, css in enumerate(identity.gradients, 1) if (stops := _stops(css))
+    }
     if gradients:
         made["gradient"] = {"$type": "gradient", **gradients}
     return (json.dumps(made, ensure_ascii=False, indent=2) + "\n").encode()
@@ -42,7 +44,19 @@ def _value(text: str) -> dict[str, Any]:
     parsed = parse_color(text)
     color = Color(text if not re.fullmatch(r"[0-9a-fA-F]{6}", text) else f"#{text}")
     space = color.space()
-    if space in ("oklch", "oklab", "lab", "lch", "display-p3", "a98-rgb", "prophoto-rgb", "rec2020", "xyz-d65", "xyz-d50", "srgb-linear"):
+    if space in (
+        "oklch",
+        "oklab",
+        "lab",
+        "lch",
+        "display-p3",
+        "a98-rgb",
+        "prophoto-rgb",
+        "rec2020",
+        "xyz-d65",
+        "xyz-d50",
+        "srgb-linear",
+    ):
         parts = [round(value, 6) for value in color.coords(nans=False)]
         return {"colorSpace": space, "components": parts, "hex": parsed.hex.lower()}
     return {"colorSpace": "srgb", "components": [round(value / 255, 6) for value in parsed.rgb], "hex": parsed.hex.lower()}
@@ -62,4 +76,8 @@ def _families(family_id: str) -> list[str]:
 def _stops(css: str) -> list[dict[str, Any]]:
     colors = re.findall(r"#[0-9a-fA-F]{6}", css)
     last = max(1, len(colors) - 1)
-    return [{"color": _value(color), "position": round(index / last, 4)} for index, color in enumerate(colors)] if len(colors) > 1 else []
+    return (
+        [{"color": _value(color), "position": round(index / last, 4)} for index, color in enumerate(colors)]
+        if len(colors) > 1
+        else []
+    )

@@ -67,8 +67,27 @@ def color_facts(readings: list[Reading], decisions: Decisions) -> list[Fact]:
         _join(node, clusters, LOOSE)
     made = [fact for cluster in clusters if cluster.nodes and (fact := _fact(cluster, decisions))]
     total = {fact.id: sum(one.share or 0 for variant in fact.variants for one in variant.evidence) for fact in made}
-    made.sort(key=lambda fact: (fact.data["authority"], -len(fact.data["files"]), -total[fact.id], fact.id))
+    first = _order(readings)
+    made.sort(
+        key=lambda fact: (
+            fact.data["authority"],
+            min(first.get(variant.value, 999) for variant in fact.variants) if not fact.data["authority"] else 0,
+            -len(fact.data["files"]),
+            -total[fact.id],
+            fact.id,
+        )
+    )
     return made[:MOST]
+
+
+def _order(readings: list[Reading]) -> dict[str, int]:
+    """The place of each colour in the source that states most of them: brands list theirs in the order of their weight."""
+    listed = [
+        list(dict.fromkeys(s.hex for s in reading.sightings if isinstance(s, ColorSeen) and s.use == "swatch"))
+        for reading in readings
+    ]
+    longest = max(listed, key=len, default=[])
+    return {hexa: index for index, hexa in enumerate(longest)}
 
 
 def _join(node: _Node, clusters: list[_Cluster], tolerance: float) -> None:

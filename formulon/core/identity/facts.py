@@ -7,6 +7,7 @@ from typing import Any
 
 from formulon.core.identity.colors import color_facts
 from formulon.core.identity.evidence import Evidence, Fact, Variant, certainty, evidence_of
+from formulon.core.identity.marks import alike
 from formulon.core.identity.sightings import (
     GradientSeen,
     MarkSeen,
@@ -161,6 +162,12 @@ def _marks(readings: list[Reading]) -> list[Fact]:
     groups: dict[str, list[tuple[Reading, MarkSeen]]] = {}
     for reading, seen in _all(readings, MarkSeen):
         groups.setdefault(_key(seen.svg or f"{reading.file} {seen.name}"), []).append((reading, seen))
+    # A mark taken out of a document, or made of pixels, is evidence of the drawing that there is a file of.
+    drawn = {key for key, members in groups.items() if members[0][1].svg and "vector drawing" not in members[0][1].place}
+    for key in [key for key in groups if key not in drawn]:
+        twin = next((one for one in drawn if alike(groups[one][0][1].look, groups[key][0][1].look)), "")
+        if twin:
+            groups[twin] += groups.pop(key)
     made = []
     for key, members in groups.items():
         seen = members[0][1]

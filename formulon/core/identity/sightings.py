@@ -1,5 +1,6 @@
 """What a reader saw in one file: plain data that crosses the border of the reader's process as JSON."""
 
+import re
 from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -79,6 +80,7 @@ class MarkSeen(Seen):
     bounds: tuple[float, float, float, float] = (0, 0, 0, 0)
     lightness: float = 0.0
     live_text: list[str] = Field(default_factory=list)
+    look: list[int] = Field(default_factory=list, description="Small picture of what is drawn, to tell copies.")
     note: str = ""
 
 
@@ -164,3 +166,10 @@ class Reading(_Data):
 def css_hex(rgb: tuple[int, int, int]) -> str:
     """The hexadecimal form that evidence uses, in capitals."""
     return f"#{rgb[0]:02X}{rgb[1]:02X}{rgb[2]:02X}"
+
+
+def title_of(name: str) -> str:
+    """A description to begin with, out of a file's name."""
+    stem = name.rsplit("/", 1)[-1].rsplit(".", 1)[0]
+    words = re.sub(r"[-_.]+|(?<=[a-z])(?=[A-Z])", " ", re.sub(r"^\d+[-_ ]+", "", stem)).strip()
+    return words[:1].upper() + words[1:160] if words else "Picture"

@@ -54,7 +54,8 @@ _FORBIDDEN = re.compile(
     r"(?i:never|do not|don’t|don't|avoid|not allowed:?)\s+(?:[a-z]+\s+){0,3}?"
     r"(?:(?:set|put|place|use|print|combine|show)\s+)?([A-Z][\w -]{1,30}?)\s+(?:text\s+|type\s+|words\s+)?(?:on|over|against|with)\s+(?:top of\s+)?([A-Z][\w-]{1,30})",
 )
-_SHARE = re.compile(r"(\d{1,3})\s*(?:%|per ?cent)\s+([A-Z][\w-]{1,30})|([A-Z][\w-]{1,30})\s*:?\s+(\d{1,3})\s*(?:%|per ?cent)")
+_SHARE = re.compile(r"(\d{1,3})\s*(?:%|per ?cent)\s+([A-Z][\w-]{1,30})")
+_SHARE_AFTER = re.compile(r"([A-Z][\w-]{1,30})\s*:?\s+(\d{1,3})\s*(?:%|per ?cent)")
 _USE = re.compile(r"(?:words (?:we use|to use|we like)|we say|do say)\s*[:–—]\s*([^.\n]{2,300})", re.IGNORECASE)
 _AVOID = re.compile(
     r"(?:words (?:we avoid|to avoid|we never use|we do not use)|we never say|we do not say|do not say)\s*[:–—]\s*([^.\n]{2,300})",
@@ -82,7 +83,8 @@ def rules(text: str, place: str) -> list[RuleSeen]:
         ink = re.sub(r"^(?:Set|Put|Place|Use|Print|Combine|Show) ", "", match[1]).strip()
         pair: dict[str, str | float | list[str]] = {"ink": ink, "ground": match[2].strip()}
         made.append(RuleSeen(rule="forbidden pair", text=_sentence(text, match), values=pair, place=place, sure=0.8))
-    shares = {m[2] or m[3]: float(m[1] or m[4]) for m in _SHARE.finditer(text)}
+    told = [{m[2]: float(m[1]) for m in _SHARE.finditer(text)}, {m[1]: float(m[2]) for m in _SHARE_AFTER.finditer(text)}]
+    shares = max(told, key=len)
     if len(shares) >= 2 and 90 <= sum(shares.values()) <= 110:
         proportions: dict[str, str | float | list[str]] = dict(shares)
         said = ", ".join(f"{value:g} % {key}" for key, value in shares.items())

@@ -45,6 +45,7 @@ class Section(Model):
     layout: str
     ground: GroundName = "paper"
     content: dict[str, Any] = Field(default_factory=dict)
+    locked: bool = Field(default=False, description="Kept as it is when the pages are planned anew.")
 
     @model_validator(mode="after")
     def _fits_catalogue(self) -> Self:
@@ -112,14 +113,28 @@ class Frame(Model):
     order: list[str] = Field(default_factory=list)
 
 
+class Rendition(Model):
+    """One size of a photograph, encoded anew as WebP; its bytes lie with the host, by their SHA-256."""
+
+    width: int = Field(gt=0)
+    sha256: str = Field(pattern=r"^[0-9a-f]{64}$")
+
+
 class Asset(Model):
-    """A picture of the brand's own. `svg` has gone through identity.svg.rebuild."""
+    """A picture of the brand's own: a drawing, whose `svg` has gone through identity.svg.rebuild, or a photograph in sizes."""
 
     id: str = Field(pattern=r"^[a-z0-9-]{1,60}$")
-    name: str = Field(max_length=160)
-    svg: str
+    name: str = Field(max_length=300)
+    svg: str = ""
+    renditions: list[Rendition] = Field(default_factory=list)
     width: float = Field(gt=0)
     height: float = Field(gt=0)
+
+    @model_validator(mode="after")
+    def _drawable(self) -> Self:
+        if not self.svg and not self.renditions:
+            raise ValueError(f"The picture {self.name} has neither a drawing nor a photograph.")
+        return self
 
 
 class Site(Model):

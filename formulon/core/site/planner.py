@@ -4,30 +4,53 @@ import hashlib
 import re
 from typing import Any
 
+from formulon.core.site.material import Material, chosen_pictures, page_id, words_of
 from formulon.core.site.model import Asset, Frame, Page, Section, Site, placeholder
 from formulon.core.site.pictures import KINDS
-from formulon.core.site.writer import BriefWriter, Writer
+from formulon.core.site.writer import BriefWriter, Writer, first_clause, shorten
 from formulon.core.system.choices import Choices, GroundName
-from formulon.core.system.identity import Identity
+from formulon.core.system.identity import ClientText, Identity
 
 
 def plan(
     identity: Identity, choices: Choices | None = None, assets: list[Asset] | None = None, writer: Writer | None = None
 ) -> Site:
-    """Home, about, what we offer and contact, with header and footer."""
+    """Home, about, what we offer and contact, and the pages that the brief wants, with header and footer."""
     made = _Plan(identity, assets or [], writer or BriefWriter())
+    pages = [made.home(), made.about(), made.offer()]
+    pages += [made.wanted(name) for name in made.names]
+    pages.append(made.contact())
+    made.place_rest(pages)
     return Site(
         identity=identity,
         choices=choices or Choices(),
         frame=made.frame(),
-        pages=[made.home(), made.about(), made.offer(), made.contact()],
+        pages=pages,
         assets=assets or [],
     )
 
 
+_MOST_TOLD = 4
+_WAYS = {"find", "finding", "directions", "getting", "travel", "parking", "arrive"}
+_USUAL = ("home", "about", "offer", "contact")
+
+
+def _page_names(names: list[str]) -> list[str]:
+    """The pages wanted, each once, without those that every site has."""
+    made: dict[str, str] = {}
+    for name in names:
+        key = page_id(name)
+        if key not in _USUAL and key not in ("about-us", "what-we-offer", "index"):
+            made.setdefault(key, name)
+    return list(made.values())
+
+
 class _Plan:
     def __init__(self, identity: Identity, assets: list[Asset], writer: Writer) -> None:
-        self.identity, self.assets, self.writer = identity, assets, writer
+        self.identity, self.writer = identity, writer
+        self.assets = chosen_pictures(identity, assets)
+        self.names = _page_names(identity.pages)
+        self.material = Material(identity.texts)
         self.seed = int(hashlib.sha256(identity.name.encode()).hexdigest()[:6], 16)
         self.pictures = 0
 
@@ -57,7 +80,7 @@ class _Plan:
         where = self.identity.contact.address or self.identity.place
         content = {"text": self.identity.strapline or self.identity.does[:300], "note": where}
         footer = self.section("footer", "columns", "deep", content)
-        return Frame(header=header, footer=footer, order=["home", "about", "offer", "contact"])
+        return Frame(header=header, footer=footer, order=["home", "about", "offer", *map(page_id, self.names), "contact"])
 
     def home(self) -> Page:
         identity = self.identity
@@ -91,7 +114,8 @@ class _Plan:
     def offers(self, most: int, pictures: bool) -> dict[str, Any]:
         offers = self.identity.offers[:most]
         items: list[dict[str, Any]] = [
-            {"title": offer.name, "text": offer.text or placeholder(f"A sentence on {offer.name}")} for offer in offers
+            {"title": offer.name, "text": offer.text or self.told(offer.name) or placeholder(f"A sentence on {offer.name}")}
+            for offer in offers
         ]
         if not items:
             items = [
@@ -101,6 +125,51 @@ class _Plan:
         if pictures:
             items = [item | {"picture": self.picture()} for item in items]
         return {"heading": "What we offer", "items": items}
+
+    def told(self, name: str) -> str:
+        """What the client's own texts say under a heading of that name, short enough for a card."""
+        found = self.material.about(name)
+        return shorten(found.text.replace("\n", " "), 400) if found else ""
+
+    def wanted(self, name: str) -> Page:
+        """A page that the brief wants, out of the client's own texts; what they do not say is a marked gap."""
+        found = self.material.take(name)
+        offer = next((one for one in self.identity.offers if words_of(one.name) & words_of(name)), None)
+        text = found.text if found else offer.text if offer else ""
+        first, _, rest = text.partition("\n")
+        hero = {"heading": found.heading if found and found.heading else name, "text": shorten(first, 400)}
+        hero["text"] = hero["text"] or placeholder(f"What visitors should know about: {name}")
+        sections = [self.section("hero", "plain", "tint", hero)]
+        story = rest or (text if len(text) > 400 else "")
+        if story:
+            content = {
+                "heading": name if hero["heading"] != name else "In detail",
+                "text": story[:1500],
+                "picture": self.picture(),
+            }
+            sections.append(self.section("picture_text", "offset", "paper", content))
+        return Page(
+            id=page_id(name), name=name, title=self.title(name), description=self.described(hero["text"]),
+            sections=[*sections, self.call("ledge", "brand")],
+        )  # fmt: skip
+
+    def place_rest(self, pages: list[Page]) -> None:
+        """The client's own texts that no page has taken: ways to get there on the contact page, the others on the page
+        about the brand, before anything is made up."""
+        layouts = ("offset", "column")
+        for text in self.material.left():
+            where = "contact" if words_of(text.heading) & _WAYS else "about"
+            page = next(page for page in pages if page.id == where)
+            own = [section for section in page.sections if section.id.startswith("told-")]
+            if len(own) >= _MOST_TOLD:
+                continue
+            content: dict[str, Any] = {"text": text.text[:1500], "picture": self.picture()}
+            content["heading"] = text.heading or first_clause(text.text)[:80]
+            made = self.section(
+                "picture_text", layouts[len(own) % 2], "tint" if len(own) % 2 else "paper", content, f"told-{len(own) + 1}"
+            )
+            last = 1 if where == "about" else 0
+            page.sections.insert(len(page.sections) - last, made)
 
     def call(self, layout: str, ground: GroundName) -> Section:
         contact = self.identity.contact
@@ -116,6 +185,7 @@ class _Plan:
     def about(self) -> Page:
         identity = self.identity
         text = self.writer.introduction(identity)
+        own = self.material.take("about us", "our story", "history", "who we are")
         story = {
             "heading": "Who we do it for",
             "text": self.writer.audience(identity),
@@ -130,10 +200,14 @@ class _Plan:
             description=self.described(text),
             sections=[
                 self.section("hero", "plain", "tint", hero),
-                self.section("picture_text", "column", "paper", story),
+                *([self.section("picture_text", "offset", "paper", self.own_story(own), "our-story")] if own else []),
+                self.section("picture_text", "column", "tint" if own else "paper", story),
                 self.call("ledge", "brand"),
             ],
         )
+
+    def own_story(self, text: ClientText) -> dict[str, Any]:
+        return {"heading": text.heading or f"About {self.identity.name}", "text": text.text[:1500], "picture": self.picture()}
 
     def offer(self) -> Page:
         identity = self.identity

@@ -1,7 +1,7 @@
 """render(site, system): the pages as static files. Pure: plain data in, file names and bytes out."""
 
 import re
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
@@ -13,7 +13,7 @@ from markupsafe import Markup, escape
 
 from formulon.core.site import pictures
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
-from formulon.core.site.model import PLACEHOLDER, Page, Section, Site
+from formulon.core.site.model import PLACEHOLDER, Asset, Page, Section, Site
 from formulon.core.system.css import aliases_css, font_faces, properties_css, tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.model import System
@@ -30,10 +30,12 @@ class Preview:
     """How a page is drawn inside the studio: fonts from a path, marks inline, slots marked for editing."""
 
     font_path: str
+    picture_path: str = ""
 
 
-def render(site: Site, system: System) -> dict[str, bytes]:
-    """Every file of the published site by its path: pages, site.css, tokens.css, fonts, marks and pictures."""
+def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None = None) -> dict[str, bytes]:
+    """Every file of the published site by its path: pages, site.css, tokens.css, fonts, marks and pictures. `open_blob`
+    gives the bytes of a photograph's rendition by its SHA-256."""
     files: dict[str, bytes] = {}
     for page in site.pages:
         files[site.file_name(page)] = render_page(site, system, page).encode()
@@ -49,7 +51,10 @@ def render(site: Site, system: System) -> dict[str, bytes]:
         files[f"marks/{mark.id}.svg"] = mark.svg.encode()
     for asset in site.assets:
         if any(f"asset:{asset.id}" in page.model_dump_json() for page in site.pages):
-            files[f"pictures/{asset.id}.svg"] = asset.svg.encode()
+            if asset.svg:
+                files[f"pictures/{asset.id}.svg"] = asset.svg.encode()
+            for one in asset.renditions if open_blob else ():
+                files[f"pictures/{asset.id}-{one.width}.webp"] = open_blob(one.sha256)
     return files
 
 
@@ -164,16 +169,28 @@ class _View:
             asset = self.site.asset(source[6:])
             if asset is None:
                 return Markup("")
-            address = _data_address(asset.svg) if self.preview else f"pictures/{asset.id}.svg"
-            inner = Markup('<img src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
-                address, alt, asset.width, asset.height
-            )
+            inner = self._image(asset, alt)
         else:
             named = Markup('role="img" aria-label="{}"').format(alt) if alt else Markup('aria-hidden="true"')
             inner = Markup('<svg viewBox="0 0 {} {}" preserveAspectRatio="xMidYMid slice" {}>{}</svg>').format(
                 pictures.WIDTH, pictures.HEIGHT, named, Markup(pictures.draw(source))
             )
         return Markup('<div class="picture picture--{}"{}>{}</div>').format(ratio, self._mark(path), inner)
+
+    def _image(self, asset: Asset, alt: str) -> Markup:
+        """The brand's own picture: a drawing, or a photograph in as many sizes as there are."""
+        if asset.svg:
+            address = _data_address(asset.svg) if self.preview else f"pictures/{asset.id}.svg"
+            return Markup('<img src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
+                address, alt, asset.width, asset.height
+            )
+        folder = self.preview.picture_path if self.preview else "pictures/"
+        sizes = [(f"{folder}{asset.id}-{one.width}.webp", one.width) for one in asset.renditions]
+        listed = ", ".join(f"{address} {width}w" for address, width in sizes)
+        return Markup(
+            '<img src="{}" srcset="{}" sizes="(min-width: 768px) 60vw, 100vw" alt="{}" width="{:.0f}" height="{:.0f}"'
+            ' loading="lazy" decoding="async">'
+        ).format(sizes[-1][0], listed, alt, asset.width, asset.height)
 
     def mark(self, section: Section, place: str) -> Markup:
         """The brand's mark for the section's ground, or its name in type where it has none."""

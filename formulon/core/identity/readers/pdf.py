@@ -108,7 +108,7 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
         for box in boxes:
             _stated(box, boxes, place, reading)
         text = "\n".join(box.text for box in boxes)
-        flowing = "\n".join(" ".join(box.text.split()) for box in boxes)
+        flowing = "\n".join(re.sub(r"\s*\n\s*(?=[a-z(])", " ", box.text) for box in boxes)
         for word in facts(text, place, 0.8):
             if (word.field, word.text) not in spoken:
                 spoken.add((word.field, word.text))

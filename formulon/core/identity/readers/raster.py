@@ -8,9 +8,9 @@ import numpy as np
 from PIL import Image, ImageOps, UnidentifiedImageError
 
 from formulon.core.errors import ReadError
-from formulon.core.identity.marks import judge
+from formulon.core.identity.marks import judge, look
 from formulon.core.identity.pixels import Pixels, Share, dominant_colors, flat_colors
-from formulon.core.identity.sightings import ColorSeen, MarkSeen, PictureSeen, Reading, css_hex
+from formulon.core.identity.sightings import ColorSeen, MarkSeen, PictureSeen, Reading, css_hex, title_of
 
 MOST_PIXELS = 40_000_000
 FORMATS = ("PNG", "JPEG", "WEBP", "AVIF")
@@ -43,7 +43,7 @@ def read(name: str, data: bytes) -> Reading:
     if not flat or transparent < 0.05:
         sure = 0.3 if flat else 0.9
         main = [css_hex(share.rgb) for share in shares[:5]]
-        title = _title(name)
+        title = title_of(name)
         reading.sightings.append(
             PictureSeen(name=title, place="the whole picture", width=size[0], height=size[1], colors=main, sure=sure)
         )
@@ -125,12 +125,5 @@ def _mark(name: str, pixels: Pixels, size: tuple[int, int], transparent: float, 
     note = "This logo is made of pixels. Ask for it as SVG; until then the name is set as text."
     return MarkSeen(
         name=name.rsplit("/", 1)[-1], place="the whole picture", shape=shape.shape, meant_for=shape.meant_for, width=size[0],
-        height=size[1], bounds=shape.bounds, lightness=shape.lightness, note=note, sure=0.7 if transparent > 0.05 else 0.5,
+        height=size[1], bounds=shape.bounds, lightness=shape.lightness, note=note, look=look(pixels), sure=0.7 if transparent > 0.05 else 0.5,
     )  # fmt: skip
-
-
-def _title(name: str) -> str:
-    """A description to begin with, out of the file's name."""
-    stem = name.rsplit("/", 1)[-1].rsplit(".", 1)[0]
-    words = re.sub(r"[-_.]+|(?<=[a-z])(?=[A-Z])", " ", re.sub(r"^\d+[-_ ]+", "", stem)).strip()
-    return words[:1].upper() + words[1:160] if words else "Picture"

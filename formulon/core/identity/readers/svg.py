@@ -11,12 +11,14 @@ from PIL import Image
 
 from formulon.core.color.parse import parse_color
 from formulon.core.errors import ColorError
-from formulon.core.identity.marks import judge
+from formulon.core.identity.marks import judge, look
 from formulon.core.identity.pixels import Pixels
-from formulon.core.identity.sightings import ColorSeen, GradientSeen, MarkSeen, Reading, css_hex
+from formulon.core.identity.sightings import ColorSeen, GradientSeen, MarkSeen, PictureSeen, Reading, css_hex, title_of
 from formulon.core.identity.svg import SVG, XLINK, parse, rebuild_tree
 
 _SIDE = 320
+_FULL = 0.98
+_PICTURE_PAINTS = 4
 _TEXT = ("text", "tspan", "textPath")
 _PAINTS = ("fill", "stroke", "stop-color", "color")
 
@@ -30,6 +32,19 @@ def read(name: str, data: bytes) -> Reading:
     reading = Reading(file=name, format="SVG", notes=list(made.notes))
     reading.sightings += _colors(tree, made.width, made.height)
     pixels = draw(made.svg, made.width, made.height)
+    covered = float((pixels[..., 3] > 250).mean())
+    paints = sum(isinstance(seen, ColorSeen) for seen in reading.sightings)
+    title = name.rsplit("/", 1)[-1]
+    filed = any(word in part.lower() for part in name.split("/")[:-1] for word in ("picture", "photo", "image", "illustration"))
+    if covered > _FULL and (paints >= _PICTURE_PAINTS or filed) and not live:
+        # A drawing that fills its whole frame in many colours is an illustration. Its colours speak for themselves less.
+        main = [seen.hex for seen in reading.sightings if isinstance(seen, ColorSeen)]
+        wide, high = round(made.width), round(made.height)
+        picture = PictureSeen(
+            name=title_of(name), place="the whole drawing", width=wide, height=high, colors=main[:5], sure=0.9
+        )
+        reading.sightings = [picture]
+        return reading
     shape = judge(pixels, name)
     note = ""
     if live:
@@ -39,8 +54,8 @@ def read(name: str, data: bytes) -> Reading:
         usable = made.svg if drawn and not live else ""
         reading.sightings.append(
             MarkSeen(
-                name=name.rsplit("/", 1)[-1], place="the whole drawing", shape=shape.shape, meant_for=shape.meant_for, svg=usable,
-                width=made.width, height=made.height, bounds=shape.bounds, lightness=shape.lightness, live_text=live, note=note,
+                name=title, place="the whole drawing", shape=shape.shape, meant_for=shape.meant_for, svg=usable,
+                width=made.width, height=made.height, bounds=shape.bounds, lightness=shape.lightness, live_text=live, note=note, look=look(pixels),
                 sure=shape.sure,
             )
         )  # fmt: skip

@@ -92,6 +92,9 @@ def _bare(text: str) -> str:
 
 def _reading(name: str, form: str, blocks: list[tuple[str, list[str]]], whole: str) -> Reading:
     reading = Reading(file=name, format=form)
+    if re.search(r"(?i)open font licen[cs]e|^\s*(?:the )?\w+ licen[cs]e\b", whole[:3000]):
+        reading.notes.append("A licence text: kept with the files, not used as material.")
+        return reading
     reading.sightings += facts(whole, "text", 0.8)
     reading.sightings += rules(whole, "text")
     for one in stated(whole)[:200]:

@@ -1,0 +1,154 @@
+"""Planning anew around decisions: what nobody has touched follows the brief; what was edited or locked stays. Pure."""
+
+from dataclasses import dataclass
+from typing import Any
+
+Body = dict[str, Any]
+Bodies = dict[str, Body]
+
+
+@dataclass(frozen=True, slots=True)
+class Difference:
+    """One thing that planning anew changes: where, what it is now and what it becomes. Empty where there is none."""
+
+    page: str
+    section: str
+    slot: str
+    before: str
+    after: str
+
+
+def replanned(base: Bodies, mine: Bodies, new: Bodies) -> Bodies:
+    """Frame and pages after a three-way merge, slot by slot: `base` as planned last, `mine` as it is, `new` as planned now.
+
+    What is the same in base and mine takes the new plan; what differs was decided by somebody and stays. Pages and
+    sections that somebody took out stay out, those that somebody added stay in, locked sections stay as they are.
+    """
+    made: Bodies = {}
+    frame = dict(mine["frame"])
+    for part in ("header", "footer"):
+        frame[part] = _section(base.get("frame", {}).get(part), mine["frame"][part], new["frame"][part])
+    for name, page in new.items():
+        if not name.startswith("page:"):
+            continue
+        if name in mine:
+            made[name] = _page(base.get(name), mine[name], page)
+        elif name not in base:
+            made[name] = page
+    for name, page in mine.items():
+        if name.startswith("page:") and name not in new and (name not in base or _touched(base[name], page)):
+            made[name] = page
+    kept = {name[5:] for name in made}
+    order = [one for one in mine["frame"]["order"] if one in kept]
+    for index, one in enumerate(new["frame"]["order"]):
+        if one in kept and one not in order:
+            before = next((x for x in reversed(new["frame"]["order"][:index]) if x in order), None)
+            order.insert(order.index(before) + 1 if before else 0, one)
+    frame["order"] = order + sorted(kept - set(order))
+    return {"frame": frame, **made}
+
+
+def _touched(base: Body, mine: Body) -> bool:
+    return base != mine
+
+
+def _page(base: Body | None, mine: Body, new: Body) -> Body:
+    base = base or {"sections": []}
+    made = dict(mine)
+    for key in ("name", "title", "description", "menu"):
+        if mine.get(key) == base.get(key):
+            made[key] = new[key]
+    old = {section["id"]: section for section in base["sections"]}
+    own = {section["id"]: section for section in mine["sections"]}
+    fresh = {section["id"]: section for section in new["sections"]}
+    sections: list[Body] = []
+    for section in mine["sections"]:
+        key = section["id"]
+        if key in fresh:
+            sections.append(_section(old.get(key), section, fresh[key]))
+        elif key not in old or old[key] != section or section.get("locked"):
+            sections.append(section)
+    for index, section in enumerate(new["sections"]):
+        if section["id"] in own or section["id"] in old:
+            continue  # there already, or taken out by somebody
+        before = next((s["id"] for s in reversed(new["sections"][:index]) if any(x["id"] == s["id"] for x in sections)), None)
+        at = next(i for i, x in enumerate(sections) if x["id"] == before) + 1 if before else 0
+        sections.insert(at, section)
+    made["sections"] = sections
+    return made
+
+
+def _section(base: Body | None, mine: Body, new: Body) -> Body:
+    if mine.get("locked") or base is None or mine["kind"] != new["kind"]:
+        return mine if base is not None or mine.get("locked") or mine["kind"] != new["kind"] else new
+    made = dict(mine)
+    for key in ("layout", "ground"):
+        if mine[key] == base[key]:
+            made[key] = new[key]
+    content = dict(mine["content"])
+    for slot in {*base["content"], *new["content"]}:
+        if mine["content"].get(slot) == base["content"].get(slot):
+            if slot in new["content"]:
+                content[slot] = new["content"][slot]
+            else:
+                content.pop(slot, None)
+    made["content"] = content
+    return made
+
+
+def differences(before: Bodies, after: Bodies) -> list[Difference]:
+    """What changes between two states of frame and pages, as lines that a person can read."""
+    found: list[Difference] = []
+    for name in [*after, *(one for one in before if one not in after)]:
+        if not name.startswith("page:") and name != "frame":
+            continue
+        old, new = before.get(name), after.get(name)
+        title = (new or old or {}).get("name", "Header and footer")
+        if old is None:
+            found.append(Difference(title, "", "", "", "new page"))
+        elif new is None:
+            found.append(Difference(title, "", "", "page", ""))
+        elif old != new:
+            found += _page_differences(title, old, new)
+    return found
+
+
+def _page_differences(title: str, old: Body, new: Body) -> list[Difference]:
+    found = [
+        Difference(title, "", key, str(old.get(key, "")), str(new.get(key, "")))
+        for key in ("name", "title", "description", "order")
+        if old.get(key) != new.get(key)
+    ]
+    before, after = _sections(old), _sections(new)
+    for key in [*after, *(one for one in before if one not in after)]:
+        first, second = before.get(key), after.get(key)
+        if first is None or second is None:
+            found.append(
+                Difference(title, key, "", "" if first is None else "section", "" if second is None else "new section")
+            )
+            continue
+        for slot in sorted({*first["content"], *second["content"]}):
+            if first["content"].get(slot) != second["content"].get(slot):
+                found.append(
+                    Difference(title, key, slot, _words(first["content"].get(slot)), _words(second["content"].get(slot)))
+                )
+        for part in ("layout", "ground"):
+            if first[part] != second[part]:
+                found.append(Difference(title, key, part, first[part], second[part]))
+    return found
+
+
+def _sections(body: Body) -> dict[str, Body]:
+    listed = body["sections"] if "sections" in body else [body["header"], body["footer"]]
+    return {section["id"]: section for section in listed}
+
+
+def _words(value: Any) -> str:
+    """A slot's value as a short text."""
+    if value is None:
+        return ""
+    if isinstance(value, str):
+        return value
+    if isinstance(value, list):
+        return " · ".join(_words(item) for item in value)
+    return str(value.get("label") or value.get("title") or value.get("alt") or value.get("source") or "")
