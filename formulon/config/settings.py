@@ -33,6 +33,7 @@ INSTALLED_APPS = [
     "django.contrib.staticfiles",
     "rest_framework",
     "drf_spectacular",
+    "procrastinate.contrib.django",
     "formulon.studio",
 ]
 MIDDLEWARE = [

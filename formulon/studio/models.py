@@ -36,13 +36,13 @@ class Membership(models.Model):
 
 
 class Brand(models.Model):
-    """A brand and its site. `planned` is the digest of the pages as the planner left them."""
+    """A brand and its site. `planned` holds frame and pages as the planner left them."""
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     workspace = models.ForeignKey(Workspace, on_delete=models.CASCADE, related_name="brands")
     slug = models.SlugField(max_length=60, unique=True)
     created = models.DateTimeField(auto_now_add=True)
-    planned = models.CharField(max_length=64, blank=True)
+    planned = models.JSONField(default=dict, blank=True)
 
     class Meta:
         ordering = ["created"]
@@ -71,8 +71,9 @@ class Picture(models.Model):
 
     brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="pictures")
     key = models.SlugField(max_length=60)
-    name = models.CharField(max_length=160)
-    svg = models.TextField()
+    name = models.CharField(max_length=300)
+    svg = models.TextField(blank=True)
+    renditions = models.JSONField(default=list, help_text="Width and SHA-256 of each size of a photograph.")
     width = models.FloatField()
     height = models.FloatField()
 
@@ -101,6 +102,66 @@ class Entry(models.Model):
 
     def __str__(self) -> str:
         return f"{self.brand} {self.number}: {self.label}"
+
+
+class StoredFile(models.Model):
+    """A file that somebody added, or that was made of one, by the SHA-256 of its bytes. It belongs to one workspace."""
+
+    workspace = models.ForeignKey(Workspace, on_delete=models.CASCADE, related_name="files")
+    sha256 = models.CharField(max_length=64)
+    data = models.BinaryField()
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["workspace", "sha256"], name="one_stored_file")]
+
+    def __str__(self) -> str:
+        return self.sha256[:12]
+
+
+class Intake(models.Model):
+    """Files that were added together, and how far reading them has come."""
+
+    class State(models.TextChoices):
+        WAITING = "waiting", "Waiting"
+        READING = "reading", "Reading"
+        DONE = "done", "Done"
+        CANCELLED = "cancelled", "Cancelled"
+
+    brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="intakes")
+    author = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL)
+    created = models.DateTimeField(auto_now_add=True)
+    state = models.CharField(max_length=10, choices=State, default=State.WAITING)
+
+    class Meta:
+        ordering = ["id"]
+
+    def __str__(self) -> str:
+        return f"{self.brand}: {self.state}"
+
+
+class SourceFile(models.Model):
+    """A file of the brand's, and what its reader saw. A file of the same name takes its place."""
+
+    class State(models.TextChoices):
+        WAITING = "waiting", "Waiting"
+        READ = "read", "Read"
+        FAILED = "failed", "Failed"
+        CANCELLED = "cancelled", "Cancelled"
+
+    brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="sources")
+    intake = models.ForeignKey(Intake, null=True, on_delete=models.SET_NULL, related_name="files")
+    stored = models.ForeignKey(StoredFile, on_delete=models.PROTECT, related_name="+")
+    name = models.CharField(max_length=200)
+    size = models.PositiveIntegerField()
+    state = models.CharField(max_length=10, choices=State, default=State.WAITING)
+    reading = models.JSONField(null=True)
+
+    class Meta:
+        ordering = ["name"]
+        constraints = [models.UniqueConstraint(fields=["brand", "name"], name="one_source")]
+
+    def __str__(self) -> str:
+        return f"{self.brand}: {self.name}"
 
 
 class Blob(models.Model):

@@ -118,11 +118,19 @@ def test_pages_follow_the_brief_until_they_are_edited(brand: Brand, anna: Api) -
     state = anna.change(brand, "identity", 3, rename).json()
     assert state["edited"] is True
     assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Mine"
+    shown = anna.get(f"brands/{brand.pk}/plan").json()["differences"]
+    assert {(one["page"], one["section"], one["slot"]) for one in shown} == {
+        ("Header and footer", "footer", "text"),
+        ("Home", "", "title"),
+    }
     state = anna.post(f"brands/{brand.pk}/plan").json()
-    assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Look up more."
-    state = anna.post(f"brands/{brand.pk}/undo").json()
+    # What was edited stays; what nobody touched follows.
     assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Mine"
+    assert state["frame"]["body"]["footer"]["content"]["text"] == "Look up more."
+    state = anna.post(f"brands/{brand.pk}/undo").json()
+    assert state["frame"]["body"]["footer"]["content"]["text"] == "The dark is worth the drive."
+    assert anna.get(f"brands/{brand.pk}/plan").json()["differences"] == shown
 
 
 def test_documents_are_those_of_the_site(brand: Brand) -> None:
-    assert documents_of(sites.load(brand)) == bodies(brand)
+    assert documents_of(sites.load(brand)) == sites.shown(bodies(brand))

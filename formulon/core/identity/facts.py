@@ -286,7 +286,7 @@ def _pictures(readings: list[Reading]) -> list[Fact]:
             Fact(
                 id=f"picture-{_key(reading.file)}", group="pictures", label=alt[:160],
                 variants=[Variant(value=f"{seen.width} × {seen.height} px", evidence=evidence)], sure=sure,
-                data={"file": reading.file, "alt": alt, "colors": seen.colors, "width": seen.width, "height": seen.height},
+                data={"file": reading.file, "alt": alt, "colors": seen.colors, "thumb": seen.thumb, "width": seen.width, "height": seen.height},
             )
         )  # fmt: skip
     return sorted(made, key=lambda fact: fact.data["file"])

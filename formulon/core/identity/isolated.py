@@ -41,6 +41,11 @@ class Readers:
         made: dict[str, Any] = json.loads(self._ask({"name": name, "mode": "mark", "size": len(data)}, data))
         return made
 
+    def picture(self, name: str, data: bytes) -> dict[str, Any]:
+        """The sizes of a photograph: {"width", "height", "sizes": [[width, base64 of a WebP]]} or {"error"}."""
+        made: dict[str, Any] = json.loads(self._ask({"name": name, "mode": "picture", "size": len(data)}, data))
+        return made
+
     def close(self) -> None:
         """Ends the processes."""
         with self.lock:

@@ -1,9 +1,12 @@
 """Exact colours of flat pictures, dominant colours of others. Arrays are (height, width, 4), eight bits, not premultiplied."""
 
+import base64
+import io
 from dataclasses import dataclass
 
 import numpy as np
 import numpy.typing as npt
+from PIL import Image
 
 from formulon.core.color.oklab import oklab_to_linear, rgb_to_oklab
 from formulon.core.color.srgb import RGB, from_linear
@@ -265,3 +268,12 @@ def lightness(pixels: Pixels) -> float:
     """Mean OKLab lightness, 0–1, of what is drawn."""
     drawn = pixels[pixels[..., 3] > 127][:, :3]
     return float(rgb_to_oklab(drawn[:: max(1, len(drawn) // 20_000)])[:, 0].mean()) if len(drawn) else 0.0
+
+
+def thumb(pixels: Pixels, side: int = 240) -> str:
+    """A small copy as base64 of a WebP."""
+    small = Image.fromarray(pixels)
+    small.thumbnail((side, side))
+    file = io.BytesIO()
+    small.save(file, "WEBP", quality=70)
+    return base64.b64encode(file.getvalue()).decode()

@@ -20,6 +20,7 @@ from contextlib import suppress
 from typing import BinaryIO
 
 from formulon.core.errors import FormulonError
+from formulon.core.identity.readers.raster import renditions
 from formulon.core.identity.reading import read_file
 from formulon.core.identity.sightings import Reading
 from formulon.core.identity.svg import rebuild
@@ -29,8 +30,13 @@ SECONDS = 20
 
 
 def answer(head: dict[str, object], data: bytes) -> bytes:
-    """The answer to a request: a Reading, or the rebuilt mark of an SVG file, or an error in a sentence."""
+    """The answer to a request: a Reading, the rebuilt mark of an SVG file, the sizes of a photograph, or an error."""
     name = str(head["name"])
+    if head.get("mode") == "picture":
+        try:
+            return json.dumps(renditions(name, data)).encode()
+        except FormulonError as error:
+            return json.dumps({"error": str(error)}).encode()
     if head.get("mode") != "mark":
         sheets = head.get("sheets")
         return read_file(name, data, sheets if isinstance(sheets, dict) else None).model_dump_json().encode()
@@ -89,7 +95,7 @@ def in_child(head: dict[str, object], data: bytes) -> bytes:
 def too_much(head: dict[str, object]) -> bytes:
     """The answer for a child that ran into a limit."""
     said = f"{head['name']}: the file takes too long or too much to read. Simplify it and try again."
-    if head.get("mode") == "mark":
+    if head.get("mode") != "file":
         return json.dumps({"error": said, "code": "mark-refused"}).encode()
     return Reading(file=str(head["name"]), problem=said).model_dump_json().encode()
 

@@ -92,6 +92,7 @@ class PictureSeen(Seen):
     width: int
     height: int
     alt: str = ""
+    thumb: str = Field(default="", description="A small copy, encoded anew: base64 of a WebP.")
     colors: list[str] = Field(default_factory=list)
 
 

@@ -13,6 +13,7 @@ from pydantic import ValidationError
 from formulon.core.errors import ChangeError
 from formulon.core.site.model import Frame, Page, Site
 from formulon.core.system.choices import Choices
+from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity, Model
 
 
@@ -27,7 +28,7 @@ def model_of(document: str) -> type[Model]:
     """The model that a document must fit. Raises ChangeError for a name that is none."""
     if document.startswith("page:"):
         return Page
-    models: dict[str, type[Model]] = {"identity": Identity, "choices": Choices, "frame": Frame}
+    models: dict[str, type[Model]] = {"identity": Identity, "choices": Choices, "frame": Frame, "decisions": Decisions}
     try:
         return models[document]
     except KeyError:

@@ -53,8 +53,8 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
         if any(f"asset:{asset.id}" in page.model_dump_json() for page in site.pages):
             if asset.svg:
                 files[f"pictures/{asset.id}.svg"] = asset.svg.encode()
-            for one in asset.renditions if open_blob else ():
-                files[f"pictures/{asset.id}-{one.width}.webp"] = open_blob(one.sha256)
+            if open_blob:
+                files |= {f"pictures/{asset.id}-{one.width}.webp": open_blob(one.sha256) for one in asset.renditions}
     return files
 
 

@@ -80,7 +80,7 @@ def _page(base: Body | None, mine: Body, new: Body) -> Body:
 
 def _section(base: Body | None, mine: Body, new: Body) -> Body:
     if mine.get("locked") or base is None or mine["kind"] != new["kind"]:
-        return mine if base is not None or mine.get("locked") or mine["kind"] != new["kind"] else new
+        return mine
     made = dict(mine)
     for key in ("layout", "ground"):
         if mine[key] == base[key]:

@@ -4,16 +4,21 @@ from django.conf import settings
 from django.http import HttpRequest
 
 from formulon.core.checks.rule import Rule
+from formulon.core.formats.identity_files import FORMS
+from formulon.core.identity.brief import AXES, described, missing, open_questions
+from formulon.core.identity.facts import GROUPS
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.render import WIDTHS
 from formulon.core.system.choices import GROUNDS
-from formulon.core.system.identity import Mark
+from formulon.core.system.decisions import Decisions
+from formulon.core.system.identity import Identity, Mark
 from formulon.core.system.logo import choose
+from formulon.core.system.organisations import ORGANISATIONS
 from formulon.core.type.library import families
 from formulon.studio.api import shapes
-from formulon.studio.models import Brand, Release
-from formulon.studio.services import history
-from formulon.studio.services.sites import assets_of, bodies_of, pages_digest, preview_key, site_of
+from formulon.studio.models import Brand, Intake, Release, SourceFile
+from formulon.studio.services import history, sources
+from formulon.studio.services.sites import assets_of, bodies_of, pages_of, preview_key, shown, site_of
 from formulon.studio.services.workbench import resolved
 
 _CARD = (251, 251, 250)  # the card's ground in web/src/styles
@@ -54,8 +59,8 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         choices=shapes.ChoicesDocument(revision=revisions["choices"], body=site.choices),
         frame=shapes.FrameDocument(revision=revisions["frame"], body=site.frame),
         pages=pages,
-        edited=pages_digest(bodies) != brand.planned,
-        changed_since_release=newest != bodies,
+        edited=pages_of(bodies) != brand.planned,
+        changed_since_release=newest != shown(bodies),
         history=shapes.History(undo=back, redo=forth),
         system=shapes.Resolved.model_validate(_jsonable(summary)),
         releases=[release_card(release, index == 0) for index, release in enumerate(releases)],
@@ -140,4 +145,46 @@ def library() -> shapes.Library:
         ],
         grounds=list(GROUNDS),
         widths=list(WIDTHS),
+        organisations=[
+            shapes.OrganisationCard(id=one.id, name=one.name, about=one.about, pages=list(one.pages))
+            for one in ORGANISATIONS.values()
+        ],
+        axes=[shapes.AxisCard(id=key, first=first, second=second) for key, first, second in AXES],
+        forms=[shapes.FormCard(id=form.id, label=form.label) for form in FORMS.values()],
     )
+
+
+def sources_of(brand: Brand) -> shapes.Sources:
+    """The brand's files and what they say."""
+    bodies, revisions = bodies_of(brand)
+    identity = Identity.model_validate(bodies["identity"])
+    decisions = Decisions.model_validate(bodies["decisions"])
+    files = list(brand.sources.order_by("name"))
+    return shapes.Sources(
+        revision=revisions["decisions"],
+        files=[_source_card(file) for file in files],
+        progress=_progress(brand, files),
+        groups=[shapes.FactGroup(id=key, label=label) for key, label in GROUPS],
+        facts=sources.facts(brand, decisions),
+        missing=missing(identity),
+        questions=open_questions(identity, decisions.left_open),
+        character=described(identity.character),
+    )
+
+
+def _source_card(file: SourceFile) -> shapes.SourceCard:
+    reading = file.reading or {}
+    return shapes.SourceCard(
+        id=file.pk, name=file.name, format=reading.get("format", ""), size=file.size, state=file.state,
+        found=len(reading.get("sightings", [])), problem=reading.get("problem", ""), notes=reading.get("notes", []),
+    )  # fmt: skip
+
+
+def _progress(brand: Brand, files: list[SourceFile]) -> shapes.Progress:
+    """Of the newest intake that still goes on; idle where none does."""
+    going = brand.intakes.filter(state__in=(Intake.State.WAITING, Intake.State.READING)).last()
+    if going is None:
+        return shapes.Progress(state="idle", done=0, total=0)
+    own = [file for file in files if file.intake_id == going.pk]
+    done = sum(file.state != SourceFile.State.WAITING for file in own)
+    return shapes.Progress(state=going.state, done=done, total=len(own))

@@ -6,7 +6,11 @@ from typing import Any
 from pydantic import BaseModel, ConfigDict, Field
 
 from formulon.core.checks.runner import Finding
+from formulon.core.identity.brief import Missing, Question
+from formulon.core.identity.decide import Request
+from formulon.core.identity.evidence import Fact
 from formulon.core.site.model import Frame, Page
+from formulon.core.site.replan import Difference
 from formulon.core.system.choices import Choices
 from formulon.core.system.identity import Identity
 from formulon.core.system.model import Conflict, Pair, Step, Token
@@ -214,6 +218,24 @@ class KindCard(Shape):
     slots: list[SlotCard]
 
 
+class OrganisationCard(Shape):
+    id: str
+    name: str
+    about: str
+    pages: list[str]
+
+
+class AxisCard(Shape):
+    id: str
+    first: str
+    second: str
+
+
+class FormCard(Shape):
+    id: str
+    label: str
+
+
 class Library(Shape):
     """What does not change while the program runs: families and the section catalogue."""
 
@@ -221,11 +243,75 @@ class Library(Shape):
     kinds: list[KindCard]
     grounds: list[str]
     widths: list[int]
+    organisations: list[OrganisationCard]
+    axes: list[AxisCard]
+    forms: list[FormCard]
 
 
 class MarkUploaded(Shape):
     workbench: Workbench
     notes: list[str]
+
+
+class SourceCard(Shape):
+    """A file of the brand's, and how reading it went."""
+
+    id: int
+    name: str
+    format: str
+    size: int
+    state: str
+    found: int
+    problem: str
+    notes: list[str]
+
+
+class Progress(Shape):
+    """How far reading has come. `state` is idle, waiting, reading or cancelled."""
+
+    state: str
+    done: int
+    total: int
+
+
+class FactGroup(Shape):
+    id: str
+    label: str
+
+
+class Sources(Shape):
+    """The brand's files, what they say, what is missing and what is still open."""
+
+    revision: int
+    files: list[SourceCard]
+    progress: Progress
+    groups: list[FactGroup]
+    facts: list[Fact]
+    missing: list[Missing]
+    questions: list[Question]
+    character: str
+
+
+class FactsRequest(Shape):
+    """What is wanted of facts; the revisions are those that it was based on."""
+
+    identity: int
+    decisions: int
+    requests: list[Request] = Field(min_length=1, max_length=200)
+
+
+class LeaveOpen(Shape):
+    """A question that stays open on purpose, or is asked again."""
+
+    decisions: int
+    question: str = Field(max_length=80)
+    left: bool
+
+
+class Proposal(Shape):
+    """What planning anew would change."""
+
+    differences: list[Difference]
 
 
 class Problem(Shape):

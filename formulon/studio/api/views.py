@@ -18,7 +18,9 @@ from rest_framework.views import APIView
 from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import check_site
 from formulon.core.color.parse import parse_list
+from formulon.core.formats.identity_files import FORMS
 from formulon.core.site.render import Preview, render_page
+from formulon.core.site.replan import differences
 from formulon.core.system.identity import Identity
 from formulon.core.system.resolve import resolve
 from formulon.studio.api import answers, shapes
@@ -26,7 +28,7 @@ from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Membership, Workspace
-from formulon.studio.services import history, releases, sites, uploads
+from formulon.studio.services import deciding, history, releases, sites, sources, uploads
 
 FONTS = "/static/fonts/"
 
@@ -156,7 +158,116 @@ class RedoView(View):
         return self.bench(request, brand)
 
 
+class SourcesView(View):
+    """The brand's files: added, listed with what they say."""
+
+    parser_classes: ClassVar[list[Any]] = [MultiPartParser]
+
+    @extend_schema(responses=shapes.Sources)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        return answer(answers.sources_of(brand_of(request, brand_id)))
+
+    @extend_schema(
+        request={
+            "multipart/form-data": {
+                "type": "object",
+                "properties": {
+                    "files": {"type": "array", "items": {"type": "string", "format": "binary"}},
+                    "paths": {"type": "array", "items": {"type": "string"}},
+                },
+                "required": ["files"],
+            }
+        },
+        responses={200: shapes.Sources, 422: shapes.Problem},
+    )
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        files = request.FILES.getlist("files")
+        paths = request.POST.getlist("paths")
+        names = paths if len(paths) == len(files) else [file.name or "file" for file in files]
+        sources.add(brand, user_of(request), ((name, file.read()) for name, file in zip(names, files, strict=True)))
+        return answer(answers.sources_of(brand))
+
+
+class SourceView(View):
+    @extend_schema(responses=shapes.Sources)
+    def delete(self, request: Request, brand_id: str, file_id: int) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        sources.remove(brand, file_id)
+        return answer(answers.sources_of(brand))
+
+
+class SourcesCancelView(View):
+    @extend_schema(request=None, responses=shapes.Sources)
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        sources.cancel(brand)
+        return answer(answers.sources_of(brand))
+
+
+class SourcesAgainView(View):
+    @extend_schema(request=None, responses=shapes.Sources)
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        sources.again(brand, user_of(request))
+        return answer(answers.sources_of(brand))
+
+
+class FactsView(View):
+    @extend_schema(request=shapes.FactsRequest, responses={200: shapes.Workbench, 409: shapes.Problem, 422: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        wanted = shapes.FactsRequest.model_validate(request.data)
+        revisions = {"identity": wanted.identity, "decisions": wanted.decisions}
+        deciding.act(brand, user_of(request), revisions, wanted.requests)
+        return self.bench(request, brand)
+
+
+class QuestionsView(View):
+    @extend_schema(request=shapes.LeaveOpen, responses={200: shapes.Workbench, 409: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        wanted = shapes.LeaveOpen.model_validate(request.data)
+        deciding.leave_open(brand, user_of(request), wanted.decisions, wanted.question, wanted.left)
+        return self.bench(request, brand)
+
+
+class IdentityFileView(View):
+    """The identity taken out in an open form."""
+
+    @extend_schema(responses={(200, "application/octet-stream"): OpenApiTypes.BINARY})
+    def get(self, request: Request, brand_id: str, form: str) -> HttpResponse:
+        brand = brand_of(request, brand_id)
+        if form not in FORMS:
+            raise Http404
+        wanted = FORMS[form]
+        headers = {"Content-Disposition": f'attachment; filename="{brand.slug}.{wanted.ending}"'}
+        return HttpResponse(wanted.write(sites.load(brand).identity), content_type=wanted.media_type, headers=headers)
+
+
+class PictureView(View):
+    """A size of one of the brand's photographs, for previews. It was encoded anew; it is served as nothing but a picture."""
+
+    @extend_schema(responses={(200, "image/webp"): OpenApiTypes.BINARY})
+    def get(self, request: Request, brand_id: str, name: str) -> HttpResponse:
+        brand = brand_of(request, brand_id)
+        data = sites.rendition(brand, name)
+        if data is None:
+            raise Http404
+        headers = {
+            "Content-Security-Policy": "default-src 'none'; sandbox",
+            "X-Content-Type-Options": "nosniff",
+            "Cache-Control": "private, max-age=86400",
+        }
+        return HttpResponse(data, content_type="image/webp", headers=headers)
+
+
 class PlanView(View):
+    @extend_schema(responses=shapes.Proposal)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        mine, merged, _ = history.proposal(brand_of(request, brand_id))
+        return answer(shapes.Proposal(differences=differences(mine, merged)))
+
     @extend_schema(request=None, responses=shapes.Workbench)
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
@@ -178,7 +289,8 @@ class PreviewView(View):
         page = site.page(page_id)
         if page is None:
             raise Http404
-        html = render_page(site, resolve(site.identity, site.choices), page, Preview(FONTS))
+        pictures = f"/api/brands/{brand_id}/pictures/"
+        html = render_page(site, resolve(site.identity, site.choices), page, Preview(FONTS, pictures))
         return answer(shapes.Preview(html=html))
 
 

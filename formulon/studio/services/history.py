@@ -8,17 +8,21 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from django.utils import timezone
 
+from formulon.core.identity.decide import broken_lock
+from formulon.core.site.changes import checked, patched
 from formulon.core.site.changes import documents as documents_of
-from formulon.core.site.changes import patched
 from formulon.core.site.planner import plan
+from formulon.core.site.replan import replanned
 from formulon.core.system.choices import Choices
 from formulon.core.system.identity import Identity
 from formulon.studio.errors import NothingToUndo, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry
 from formulon.studio.services.reading import read_mark
-from formulon.studio.services.sites import assets_of, pages_digest
+from formulon.studio.services.sites import assets_of, pages_of
 
 Body = dict[str, Any]
+# The name under which an entry keeps what was planned last; no document has it.
+_PLAN = "(plan)"
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,29 +49,67 @@ def write(brand: Brand, author: User | None, label: str, edits: list[Edit], read
     after = dict(before)
     for edit in edits:
         after[edit.document] = patched(edit.document, after[edit.document], edit.patch)
+    return _settle(brand, author, label, stored, before, after, read)
+
+
+@transaction.atomic
+def replace(
+    brand: Brand, author: User | None, label: str, bodies: dict[str, tuple[int, Body]], read: frozenset[str] = frozenset()
+) -> Entry | None:
+    """Puts whole bodies in the place of documents, each based on a revision, as one entry. As `write` otherwise."""
+    brand = Brand.objects.select_for_update().get(pk=brand.pk)
+    stored = {document.name: document for document in brand.documents.select_for_update()}
+    _refuse_stale(brand, stored, [Edit(name, revision, []) for name, (revision, _) in bodies.items()])
+    before = {name: document.body for name, document in stored.items()}
+    after = before | {name: checked(name, body) for name, (_, body) in bodies.items()}
+    return _settle(brand, author, label, stored, before, after, read)
+
+
+def _settle(
+    brand: Brand, author: User | None, label: str, stored: dict[str, Document], before: dict[str, Body], after: dict[str, Body],
+    read: frozenset[str],
+) -> Entry | None:  # fmt: skip
+    """Checks what no patch may do, lets untouched pages follow the brief, and records the entry."""
     _refuse_unread_marks(before["identity"], after["identity"], read)
-    if after["identity"] != before["identity"] and pages_digest(before) == brand.planned:
-        after |= _planned(brand, after)
-        brand.planned = pages_digest(after)
-        brand.save(update_fields=["planned"])
-    return _record(brand, author, label, stored, before, after)
+    base = brand.planned
+    if after["identity"] != before["identity"]:
+        broken = broken_lock(Identity.model_validate(before["identity"]), Identity.model_validate(after["identity"]))
+        if broken:
+            raise StudioError(broken)
+        if pages_of(before) == base:
+            planned = _planned(brand, after)
+            after = {name: body for name, body in after.items() if not _is_page(name)} | planned
+            base = planned
+    return _record(brand, author, label, stored, before, after, base)
+
+
+def proposal(brand: Brand) -> tuple[dict[str, Body], dict[str, Body], dict[str, Body]]:
+    """Frame and pages as they are, as they would be when planned anew around decisions and locks, and the bare new plan."""
+    bodies = {document.name: document.body for document in brand.documents.all()}
+    planned = _planned(brand, bodies)
+    mine = pages_of(bodies)
+    return mine, replanned(brand.planned, mine, planned), planned
 
 
 @transaction.atomic
 def replan(brand: Brand, author: User | None) -> Entry | None:
-    """Plans the pages anew from the identity, as one entry."""
+    """Plans the pages anew from the identity around what was edited or locked, as one entry."""
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
     stored = {document.name: document for document in brand.documents.select_for_update()}
     before = {name: document.body for name, document in stored.items()}
-    after = before | _planned(brand, before)
-    brand.planned = pages_digest(after)
-    brand.save(update_fields=["planned"])
-    return _record(brand, author, "Plan the pages from the brief", stored, before, after)
+    _, merged, planned = proposal(brand)
+    after = {name: body for name, body in before.items() if not _is_page(name)} | merged
+    return _record(brand, author, "Plan the pages from the brief", stored, before, after, planned)
+
+
+def _is_page(name: str) -> bool:
+    return name.startswith("page:")
 
 
 @transaction.atomic
 def undo(brand: Brand) -> Entry:
     """Takes the newest entry back. Raises NothingToUndo."""
+    brand = Brand.objects.select_for_update().get(pk=brand.pk)
     entry = _last(brand, undone=False)
     if entry is None:
         raise NothingToUndo("There is nothing to undo.")
@@ -80,6 +122,7 @@ def undo(brand: Brand) -> Entry:
 @transaction.atomic
 def redo(brand: Brand) -> Entry:
     """Makes the entry undone last again. Raises NothingToUndo."""
+    brand = Brand.objects.select_for_update().get(pk=brand.pk)
     entry = Entry.objects.select_for_update().filter(brand=brand, undone=True).order_by("number").first()
     if entry is None:
         raise NothingToUndo("There is nothing to redo.")
@@ -148,10 +191,19 @@ def _refuse_unread_marks(before: Body, after: Body, read: frozenset[str]) -> Non
 
 
 def _record(
-    brand: Brand, author: User | None, label: str, stored: dict[str, Document], before: dict[str, Body], after: dict[str, Body]
-) -> Entry | None:
-    edits = []
+    brand: Brand, author: User | None, label: str, stored: dict[str, Document], before: dict[str, Body], after: dict[str, Body],
+    base: dict[str, Body],
+) -> Entry | None:  # fmt: skip
+    edits: list[dict[str, Any]] = []
+    for name, body in before.items():
+        if name not in after:
+            edits.append({"document": name, "revision": stored[name].revision, "removed": body})
+            stored[name].delete()
     for name, body in after.items():
+        if name not in before:
+            edits.append({"document": name, "revision": 0, "created": body})
+            Document.objects.create(brand=brand, name=name, body=body)
+            continue
         if body == before[name]:
             continue
         document = stored[name]
@@ -166,7 +218,19 @@ def _record(
         document.body = body
         document.revision += 1
         document.save(update_fields=["body", "revision"])
-    if not edits:
+    if base != brand.planned:
+        # What was planned last goes back and forth with the entry, so that undo knows again what was edited since.
+        edits.append(
+            {
+                "document": _PLAN,
+                "revision": 0,
+                "forward": jsonpatch.make_patch(brand.planned, base).patch,
+                "backward": jsonpatch.make_patch(base, brand.planned).patch,
+            }
+        )
+        brand.planned = base
+        brand.save(update_fields=["planned"])
+    if not [edit for edit in edits if edit["document"] != _PLAN]:
         return None
     brand.entries.filter(undone=True).delete()
     number = (brand.entries.order_by("-number").values_list("number", flat=True).first() or 0) + 1
@@ -176,8 +240,14 @@ def _record(
 def _replay(brand: Brand, entry: Entry, way: str) -> None:
     """Applies an entry forward or backward; revisions only ever rise."""
     stored = {document.name: document for document in brand.documents.select_for_update()}
-    planned_before = pages_digest({name: document.body for name, document in stored.items()})
     for part in entry.edits:
+        if part["document"] == _PLAN:
+            brand.planned = jsonpatch.apply_patch(brand.planned, part[way])
+            brand.save(update_fields=["planned"])
+            continue
+        if "created" in part or "removed" in part:
+            _make_or_drop(brand, stored, part, ("created" in part) == (way == "forward"))
+            continue
         document = stored[part["document"]]
         document.body = patched(document.name, document.body, part[way])
         part["revision"] = document.revision
@@ -185,6 +255,18 @@ def _replay(brand: Brand, entry: Entry, way: str) -> None:
         document.save(update_fields=["body", "revision"])
     entry.created = timezone.now()
     entry.save(update_fields=["edits", "created"])
-    if planned_before == brand.planned and any(part["document"] == "identity" for part in entry.edits):
-        brand.planned = pages_digest({name: document.body for name, document in stored.items()})
-        brand.save(update_fields=["planned"])
+
+
+def _make_or_drop(brand: Brand, stored: dict[str, Document], part: dict[str, Any], make: bool) -> None:
+    """Brings a document back or takes it away again; its revisions only ever rise."""
+    name = part["document"]
+    if make:
+        part["revision"] += 1
+        Document.objects.create(
+            brand=brand, name=name, body=part.get("created", part.get("removed")), revision=part["revision"]
+        )
+    else:
+        document = stored.pop(name)
+        part["revision"] = document.revision
+        part["created" if "created" in part else "removed"] = document.body
+        document.delete()

@@ -13,7 +13,7 @@ from formulon.core.site.render import render
 from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Stopped
 from formulon.studio.models import Blob, Brand, Release
-from formulon.studio.services.sites import assets_of, bodies_of, site_of
+from formulon.studio.services.sites import assets_of, blob_of, bodies_of, shown, site_of
 
 
 @transaction.atomic
@@ -28,7 +28,7 @@ def publish(brand: Brand, author: User | None) -> Release:
         count = report.counts["stop"]
         what = "one finding stops" if count == 1 else f"{count} findings stop"
         raise Stopped(f"The release is held back: {what} it. Look at them in preflight.", counts=report.counts)
-    files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in render(site, system).items()}
+    files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in render(site, system, blob_of(brand)).items()}
     known = set(Blob.objects.filter(pk__in=[digest for digest, _ in files.values()]).values_list("pk", flat=True))
     fresh = {digest: data for digest, data in files.values() if digest not in known}
     Blob.objects.bulk_create([Blob(sha256=d, data=data) for d, data in fresh.items()], ignore_conflicts=True)
@@ -38,7 +38,7 @@ def publish(brand: Brand, author: User | None) -> Release:
         number=last.number + 1 if last else 1,
         author=author,
         files={path: digest for path, (digest, _) in files.items()},
-        snapshot=bodies,
+        snapshot=shown(bodies),
         counts=report.counts,
     )
 

@@ -2,17 +2,19 @@
 
 import hashlib
 import json
+from collections.abc import Callable
 from typing import Any
 
 from django.contrib.auth.models import User
 from django.db import transaction
 
 from formulon.core.site.changes import documents as documents_of
-from formulon.core.site.model import Asset, Frame, Page, Site
+from formulon.core.site.model import Asset, Frame, Page, Rendition, Site
 from formulon.core.site.planner import plan
 from formulon.core.system.choices import Choices
+from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity, slug
-from formulon.studio.models import Brand, Document, Membership, Picture, Workspace
+from formulon.studio.models import Brand, Document, Membership, Picture, StoredFile, Workspace
 
 Bodies = dict[str, dict[str, Any]]
 
@@ -29,17 +31,27 @@ def role_of(user: User, brand: Brand) -> str:
 
 @transaction.atomic
 def create(
-    workspace: Workspace, identity: Identity, assets: list[Asset] | None = None, choices: Choices | None = None
-) -> Brand:
+    workspace: Workspace, identity: Identity, assets: list[Asset] | None = None, choices: Choices | None = None,
+    decisions: Decisions | None = None,
+) -> Brand:  # fmt: skip
     """A new brand with a planned site."""
     brand = Brand(workspace=workspace, slug=_free_slug(identity.name))
     brand.save()
     Picture.objects.bulk_create(
-        Picture(brand=brand, key=a.id, name=a.name, svg=a.svg, width=a.width, height=a.height) for a in assets or []
+        Picture(
+            brand=brand,
+            key=a.id,
+            name=a.name,
+            svg=a.svg,
+            width=a.width,
+            height=a.height,
+            renditions=[r.model_dump() for r in a.renditions],
+        )
+        for a in assets or []
     )
-    bodies = documents_of(plan(identity, choices, assets))
+    bodies = documents_of(plan(identity, choices, assets)) | {"decisions": (decisions or Decisions()).model_dump()}
     Document.objects.bulk_create(Document(brand=brand, name=name, body=body) for name, body in bodies.items())
-    brand.planned = pages_digest(bodies)
+    brand.planned = pages_of(bodies)
     brand.save(update_fields=["planned"])
     return brand
 
@@ -61,7 +73,15 @@ def bodies_of(brand: Brand) -> tuple[Bodies, dict[str, int]]:
 
 def assets_of(brand: Brand) -> list[Asset]:
     return [
-        Asset.model_construct(id=p.key, name=p.name, svg=p.svg, width=p.width, height=p.height) for p in brand.pictures.all()
+        Asset.model_construct(
+            id=p.key,
+            name=p.name,
+            svg=p.svg,
+            width=p.width,
+            height=p.height,
+            renditions=[Rendition(**one) for one in p.renditions],
+        )
+        for p in brand.pictures.all()
     ]
 
 
@@ -81,10 +101,23 @@ def load(brand: Brand) -> Site:
     return site_of(bodies_of(brand)[0], assets_of(brand))
 
 
-def pages_digest(bodies: Bodies) -> str:
-    """A digest of frame and pages, to tell whether anybody edited them since they were planned."""
-    parts = {name: body for name, body in bodies.items() if name == "frame" or name.startswith("page:")}
-    return hashlib.sha256(json.dumps(parts, sort_keys=True).encode()).hexdigest()
+def pages_of(bodies: Bodies) -> Bodies:
+    """Frame and pages among the documents."""
+    return {name: body for name, body in bodies.items() if name == "frame" or name.startswith("page:")}
+
+
+def shown(bodies: Bodies) -> Bodies:
+    """The documents that a release is made from: decisions on facts are no part of the site."""
+    return {name: body for name, body in bodies.items() if name != "decisions"}
+
+
+def blob_of(brand: Brand) -> Callable[[str], bytes]:
+    """Gives the bytes of a photograph's sizes, out of the brand's own workspace."""
+
+    def open_blob(digest: str) -> bytes:
+        return bytes(StoredFile.objects.values_list("data", flat=True).get(workspace_id=brand.workspace_id, sha256=digest))
+
+    return open_blob
 
 
 def preview_key(site: Site, revisions: dict[str, int], page: str, marks: dict[str, str | None]) -> str:
@@ -92,3 +125,11 @@ def preview_key(site: Site, revisions: dict[str, int], page: str, marks: dict[st
     menu = [(one.id, one.name, one.menu) for one in site.pages]
     parts = [revisions["identity"], revisions["frame"], revisions[f"page:{page}"], sorted(marks.items()), menu]
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]
+
+
+def rendition(brand: Brand, name: str) -> bytes | None:
+    """The bytes of "<asset>-<width>.webp", or None where the brand has no such picture."""
+    stem, _, width = name.removesuffix(".webp").rpartition("-")
+    picture = brand.pictures.filter(key=stem).first()
+    found = next((one for one in picture.renditions if str(one["width"]) == width), None) if picture else None
+    return blob_of(brand)(found["sha256"]) if found else None

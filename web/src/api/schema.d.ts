@@ -73,6 +73,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Common helpers. */
+        post: operations["brands_facts_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/identity/{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The identity taken out in an open form. */
+        get: operations["brands_identity_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/marks": {
         parameters: {
             query?: never;
@@ -107,6 +141,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/pictures/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A size of one of the brand's photographs, for previews. It was encoded anew; it is served as nothing but a picture. */
+        get: operations["brands_pictures_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/plan": {
         parameters: {
             query?: never;
@@ -114,7 +165,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** @description Common helpers. */
+        get: operations["brands_plan_retrieve"];
         put?: never;
         /** @description Common helpers. */
         post: operations["brands_plan_create"];
@@ -135,6 +187,23 @@ export interface paths {
         get: operations["brands_preflight_retrieve"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Common helpers. */
+        post: operations["brands_questions_create"];
         delete?: never;
         options?: never;
         head?: never;
@@ -186,6 +255,75 @@ export interface paths {
         get: operations["brands_releases_zip_retrieve"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The brand's files: added, listed with what they say. */
+        get: operations["brands_sources_retrieve"];
+        put?: never;
+        /** @description The brand's files: added, listed with what they say. */
+        post: operations["brands_sources_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/sources/{file_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description Common helpers. */
+        delete: operations["brands_sources_destroy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/sources/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Common helpers. */
+        post: operations["brands_sources_again_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/sources/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Common helpers. */
+        post: operations["brands_sources_cancel_create"];
         delete?: never;
         options?: never;
         head?: never;
@@ -266,6 +404,8 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @enum {string} */
+        ActionEnum: "accept" | "lock" | "unlock" | "reject" | "reopen";
         /**
          * Alternative
          * @description A way out of a conflict: set the wire `role` to `reference`, or take it off where that is None.
@@ -283,6 +423,15 @@ export interface components {
             ratio: number;
             /** Delta E */
             delta_e: number;
+        };
+        /** AxisCard */
+        AxisCard: {
+            /** Id */
+            id: string;
+            /** First */
+            first: string;
+            /** Second */
+            second: string;
         };
         /** BrandCard */
         BrandCard: {
@@ -317,11 +466,70 @@ export interface components {
             name: string;
             /** Value */
             value: string;
+            /**
+             * Print
+             * @description Values for print, as written; never converted.
+             */
+            print?: string[];
+            /**
+             * Locked
+             * @description Kept from being changed or taken out until it is unlocked.
+             * @default false
+             */
+            locked: boolean;
+        };
+        /**
+         * BrandFace
+         * @description A typeface of the brand's own. `library` is the family that stands for it on pages.
+         */
+        BrandFace: {
+            /** Family */
+            family: string;
+            /**
+             * Role
+             * @default other
+             */
+            role: components["schemas"]["RoleEnum"];
+            /**
+             * Library
+             * @default
+             */
+            library: string;
         };
         /** BrandList */
         BrandList: {
             /** Brands */
             brands: components["schemas"]["BrandCard"][];
+        };
+        /**
+         * BrandMeasure
+         * @description A measure that the brand uses, in CSS px.
+         */
+        BrandMeasure: {
+            /** Measure */
+            measure: components["schemas"]["MeasureEnum"];
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Px */
+            px: number;
+        };
+        /**
+         * BrandRule
+         * @description A rule of the guideline. `values` by rule: least size {px, side, mark}; clear space {px} or {share, of}; proportions
+         *     {name of colour: percent}; forbidden pair {ink, ground}; words to use and to avoid {words}.
+         */
+        BrandRule: {
+            /** Rule */
+            rule: components["schemas"]["RuleEnum"];
+            /** Text */
+            text: string;
+            /** Values */
+            values?: {
+                [key: string]: string | number | string[];
+            };
         };
         /**
          * Buttons
@@ -345,6 +553,37 @@ export interface components {
             label: string;
             /** Edits */
             edits: components["schemas"]["EditShape"][];
+        };
+        /**
+         * Character
+         * @description Five axes, each -2 to 2 from the first word to the second; None is not decided.
+         */
+        Character: {
+            /**
+             * Calm Lively
+             * @default null
+             */
+            calm_lively: number | null;
+            /**
+             * Plain Ornate
+             * @default null
+             */
+            plain_ornate: number | null;
+            /**
+             * Classical Modern
+             * @default null
+             */
+            classical_modern: number | null;
+            /**
+             * Soft Sharp
+             * @default null
+             */
+            soft_sharp: number | null;
+            /**
+             * Quiet Loud
+             * @default null
+             */
+            quiet_loud: number | null;
         };
         /**
          * Choices
@@ -385,6 +624,37 @@ export interface components {
             /** Revision */
             revision: number;
             body: components["schemas"]["Choices"];
+        };
+        /**
+         * ClientPicture
+         * @description A picture of the client's own, by the id of its asset.
+         */
+        ClientPicture: {
+            /** Asset */
+            asset: string;
+            /**
+             * Alt
+             * @default
+             */
+            alt: string;
+        };
+        /**
+         * ClientText
+         * @description A text of the client's own.
+         */
+        ClientText: {
+            /**
+             * Heading
+             * @default
+             */
+            heading: string;
+            /** Text */
+            text: string;
+            /**
+             * Source
+             * @default
+             */
+            source: string;
         };
         /** ColorText */
         ColorTextRequest: {
@@ -461,6 +731,22 @@ export interface components {
             /** Password */
             password: string;
         };
+        /**
+         * Difference
+         * @description One thing that planning anew changes: where, what it is now and what it becomes. Empty where there is none.
+         */
+        Difference: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Slot */
+            slot: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+        };
         /** DraftRequest */
         DraftRequestRequest: {
             choices: components["schemas"]["Choices"];
@@ -475,6 +761,101 @@ export interface components {
             patch: {
                 [key: string]: unknown;
             }[];
+        };
+        /**
+         * Evidence
+         * @description Where a fact was read: file, place in it, as written, how often, share of area or text (0–1), how sure (0–1).
+         */
+        Evidence: {
+            /** File */
+            file: string;
+            /** Place */
+            place: string;
+            /** Value */
+            value: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /**
+             * Share
+             * @default null
+             */
+            share: number | null;
+            /** Sure */
+            sure: number;
+            /**
+             * Indicative
+             * @default false
+             */
+            indicative: boolean;
+            /**
+             * Approximate
+             * @default false
+             */
+            approximate: boolean;
+        };
+        /**
+         * Fact
+         * @description A candidate fact. `role` is a suggestion; `data` holds what accepting it needs; `taken` are the values decided on.
+         */
+        Fact: {
+            /** Id */
+            id: string;
+            /** Group */
+            group: components["schemas"]["GroupEnum"];
+            /** Label */
+            label: string;
+            /** Variants */
+            variants: components["schemas"]["Variant"][];
+            /** Sure */
+            sure: number;
+            /**
+             * Role
+             * @default
+             */
+            role: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * State
+             * @default open
+             */
+            state: components["schemas"]["StateEnum"];
+            /** Taken */
+            taken?: string[];
+            /**
+             * Usable
+             * @default true
+             */
+            usable: boolean;
+            /** Data */
+            data?: {
+                [key: string]: unknown;
+            };
+        };
+        /** FactGroup */
+        FactGroup: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+        };
+        /**
+         * FactsRequest
+         * @description What is wanted of facts; the revisions are those that it was based on.
+         */
+        FactsRequestRequest: {
+            /** Identity */
+            identity: number;
+            /** Decisions */
+            decisions: number;
+            /** Requests */
+            requests: components["schemas"]["Request"][];
         };
         /** FamilyCard */
         FamilyCard: {
@@ -537,6 +918,13 @@ export interface components {
             /** Predicted */
             predicted: number | null;
         };
+        /** FormCard */
+        FormCard: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+        };
         /**
          * Frame
          * @description What all pages share: header, footer, and the order of the pages. The first page is the start page.
@@ -555,6 +943,8 @@ export interface components {
         };
         /** @enum {string} */
         GroundEnum: "paper" | "tint" | "brand" | "accent" | "deep";
+        /** @enum {string} */
+        GroupEnum: "colors" | "gradients" | "typefaces" | "marks" | "words" | "rules" | "measures" | "texts" | "pictures" | "other";
         /** Headline */
         Headline: {
             /** Page */
@@ -616,6 +1006,45 @@ export interface components {
             typefaces?: components["schemas"]["Typefaces"];
             /** Marks */
             marks?: components["schemas"]["Mark"][];
+            /**
+             * Organisation
+             * @description A kind out of core/system/organisations.py, or empty.
+             * @default
+             */
+            organisation: string;
+            /**
+             * Proof
+             * @description What shows that it is good: facts, no praise.
+             */
+            proof?: string[];
+            /**
+             * Languages
+             * @description Further languages of the site, as codes.
+             */
+            languages?: string[];
+            /**
+             * Pages
+             * @description Pages wanted besides the usual four, by name.
+             */
+            pages?: string[];
+            /** Social */
+            social?: string[];
+            character?: components["schemas"]["Character"];
+            /** Faces */
+            faces?: components["schemas"]["BrandFace"][];
+            /**
+             * Gradients
+             * @description Gradients of the brand, as CSS.
+             */
+            gradients?: string[];
+            /** Measures */
+            measures?: components["schemas"]["BrandMeasure"][];
+            /** Rules */
+            rules?: components["schemas"]["BrandRule"][];
+            /** Texts */
+            texts?: components["schemas"]["ClientText"][];
+            /** Pictures */
+            pictures?: components["schemas"]["ClientPicture"][];
         };
         /** IdentityDocument */
         IdentityDocument: {
@@ -646,6 +1075,18 @@ export interface components {
             about: string;
         };
         /**
+         * LeaveOpen
+         * @description A question that stays open on purpose, or is asked again.
+         */
+        LeaveOpenRequest: {
+            /** Decisions */
+            decisions: number;
+            /** Question */
+            question: string;
+            /** Left */
+            left: boolean;
+        };
+        /**
          * Library
          * @description What does not change while the program runs: families and the section catalogue.
          */
@@ -658,6 +1099,12 @@ export interface components {
             grounds: string[];
             /** Widths */
             widths: number[];
+            /** Organisations */
+            organisations: components["schemas"]["OrganisationCard"][];
+            /** Axes */
+            axes: components["schemas"]["AxisCard"][];
+            /** Forms */
+            forms: components["schemas"]["FormCard"][];
         };
         /**
          * Links
@@ -700,6 +1147,18 @@ export interface components {
         };
         /** @enum {string} */
         MeantForEnum: "any" | "light" | "dark";
+        /** @enum {string} */
+        MeasureEnum: "radius" | "spacing" | "text size" | "line height" | "other";
+        /**
+         * Missing
+         * @description Something that the job needs, and what Formulon does instead.
+         */
+        Missing: {
+            /** What */
+            what: string;
+            /** Instead */
+            instead: string;
+        };
         /** NewBrand */
         NewBrandRequest: {
             /** Name */
@@ -717,6 +1176,17 @@ export interface components {
              * @default
              */
             text: string;
+        };
+        /** OrganisationCard */
+        OrganisationCard: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** About */
+            about: string;
+            /** Pages */
+            pages: string[];
         };
         /** @enum {string} */
         OriginEnum: "exact" | "derived" | "chosen" | "pinned";
@@ -818,6 +1288,45 @@ export interface components {
             /** Code */
             code: string;
         };
+        /**
+         * Progress
+         * @description How far reading has come. `state` is idle, waiting, reading or cancelled.
+         */
+        Progress: {
+            /** State */
+            state: string;
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
+        };
+        /**
+         * Proposal
+         * @description What planning anew would change.
+         */
+        Proposal: {
+            /** Differences */
+            differences: components["schemas"]["Difference"][];
+        };
+        /**
+         * Question
+         * @description An open question. `field` is where its answer goes, as a JSON Pointer of the identity; `kind` is how it is asked.
+         */
+        Question: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+            /** Why */
+            why: string;
+            /** Field */
+            field: string;
+            /**
+             * Kind
+             * @default text
+             */
+            kind: string;
+        };
         /** ReadColor */
         ReadColor: {
             /** Name */
@@ -861,6 +1370,32 @@ export interface components {
             /** Live */
             live: boolean;
         };
+        /**
+         * Request
+         * @description What is wanted of one fact. `values` are the variants to take, or a corrected value; empty takes the first.
+         *     `name` renames it, `role` says what it is for.
+         */
+        Request: {
+            /** Fact */
+            fact: string;
+            /** Action */
+            action: components["schemas"]["ActionEnum"];
+            /**
+             * Values
+             * @default []
+             */
+            values: string[];
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Role
+             * @default
+             */
+            role: string;
+        };
         /** Resolved */
         Resolved: {
             /** Tokens */
@@ -900,6 +1435,8 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @enum {string} */
+        RoleEnum: "headings" | "running text" | "other";
         /** RuleCard */
         RuleCard: {
             /** Id */
@@ -915,6 +1452,8 @@ export interface components {
             /** Rationale */
             rationale: string;
         };
+        /** @enum {string} */
+        RuleEnum: "least size" | "clear space" | "proportions" | "forbidden pair" | "words to use" | "words to avoid";
         /**
          * Scale
          * @description The type scale: size of running text in px and ratio of neighbouring steps, at 360 and at 1280 px.
@@ -961,6 +1500,12 @@ export interface components {
             content?: {
                 [key: string]: unknown;
             };
+            /**
+             * Locked
+             * @description Kept as it is when the pages are planned anew.
+             * @default false
+             */
+            locked: boolean;
         };
         /** Session */
         Session: {
@@ -977,6 +1522,51 @@ export interface components {
             /** Type */
             type: string;
         };
+        /**
+         * SourceCard
+         * @description A file of the brand's, and how reading it went.
+         */
+        SourceCard: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Format */
+            format: string;
+            /** Size */
+            size: number;
+            /** State */
+            state: string;
+            /** Found */
+            found: number;
+            /** Problem */
+            problem: string;
+            /** Notes */
+            notes: string[];
+        };
+        /**
+         * Sources
+         * @description The brand's files, what they say, what is missing and what is still open.
+         */
+        Sources: {
+            /** Revision */
+            revision: number;
+            /** Files */
+            files: components["schemas"]["SourceCard"][];
+            progress: components["schemas"]["Progress"];
+            /** Groups */
+            groups: components["schemas"]["FactGroup"][];
+            /** Facts */
+            facts: components["schemas"]["Fact"][];
+            /** Missing */
+            missing: components["schemas"]["Missing"][];
+            /** Questions */
+            questions: components["schemas"]["Question"][];
+            /** Character */
+            character: string;
+        };
+        /** @enum {string} */
+        StateEnum: "open" | "accepted" | "locked" | "rejected";
         /**
          * Step
          * @description A step of the type scale: sizes in px at 360 and 1280 px of viewport, line height as a factor.
@@ -1039,6 +1629,16 @@ export interface components {
             ink: string;
             /** Count */
             count: number;
+        };
+        /**
+         * Variant
+         * @description One value that sources give, with those that do. A fact with several is a disagreement.
+         */
+        Variant: {
+            /** Value */
+            value: string;
+            /** Evidence */
+            evidence: components["schemas"]["Evidence"][];
         };
         /**
          * Workbench
@@ -1205,6 +1805,69 @@ export interface operations {
             };
         };
     };
+    brands_facts_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactsRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Workbench"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_identity_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                form: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+        };
+    };
     brands_marks_create: {
         parameters: {
             query?: never;
@@ -1274,6 +1937,49 @@ export interface operations {
             };
         };
     };
+    brands_pictures_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/webp": string;
+                };
+            };
+        };
+    };
+    brands_plan_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposal"];
+                };
+            };
+        };
+    };
     brands_plan_create: {
         parameters: {
             query?: never;
@@ -1312,6 +2018,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preflight"];
+                };
+            };
+        };
+    };
+    brands_questions_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeaveOpenRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Workbench"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1392,6 +2131,126 @@ export interface operations {
                 };
                 content: {
                     "application/zip": string;
+                };
+            };
+        };
+    };
+    brands_sources_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sources"];
+                };
+            };
+        };
+    };
+    brands_sources_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    files: string[];
+                    paths?: string[];
+                };
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sources"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_sources_destroy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                file_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    brands_sources_again_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sources"];
+                };
+            };
+        };
+    };
+    brands_sources_cancel_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sources"];
                 };
             };
         };

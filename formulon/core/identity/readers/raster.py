@@ -1,5 +1,6 @@
 """PNG, JPEG, WebP, AVIF: a mark or a photograph, its colours, its transparency."""
 
+import base64
 import io
 import re
 import warnings
@@ -9,7 +10,7 @@ from PIL import Image, ImageOps, UnidentifiedImageError
 
 from formulon.core.errors import ReadError
 from formulon.core.identity.marks import judge, look
-from formulon.core.identity.pixels import Pixels, Share, dominant_colors, flat_colors
+from formulon.core.identity.pixels import Pixels, Share, dominant_colors, flat_colors, thumb
 from formulon.core.identity.sightings import ColorSeen, MarkSeen, PictureSeen, Reading, css_hex, title_of
 
 MOST_PIXELS = 40_000_000
@@ -45,7 +46,15 @@ def read(name: str, data: bytes) -> Reading:
         main = [css_hex(share.rgb) for share in shares[:5]]
         title = title_of(name)
         reading.sightings.append(
-            PictureSeen(name=title, place="the whole picture", width=size[0], height=size[1], colors=main, sure=sure)
+            PictureSeen(
+                name=title,
+                place="the whole picture",
+                width=size[0],
+                height=size[1],
+                colors=main,
+                thumb=thumb(pixels),
+                sure=sure,
+            )
         )
     return reading
 
@@ -127,3 +136,18 @@ def _mark(name: str, pixels: Pixels, size: tuple[int, int], transparent: float, 
         name=name.rsplit("/", 1)[-1], place="the whole picture", shape=shape.shape, meant_for=shape.meant_for, width=size[0],
         height=size[1], bounds=shape.bounds, lightness=shape.lightness, note=note, look=look(pixels), sure=0.7 if transparent > 0.05 else 0.5,
     )  # fmt: skip
+
+
+WIDTHS = (480, 960, 1600)
+
+
+def renditions(name: str, data: bytes) -> dict[str, object]:
+    """A photograph encoded anew in sizes for pages, none larger than itself. Raises ReadError."""
+    picture, _, size = _open(name, data)
+    made = []
+    for width in [one for one in WIDTHS if one < picture.width] or [picture.width]:
+        height = max(1, round(picture.height * width / picture.width))
+        file = io.BytesIO()
+        picture.resize((width, height), Image.Resampling.LANCZOS).save(file, "WEBP", quality=78, method=4)
+        made.append([width, base64.b64encode(file.getvalue()).decode()])
+    return {"width": size[0], "height": size[1], "sizes": made}

@@ -12,7 +12,7 @@ from PIL import Image
 from formulon.core.color.parse import parse_color
 from formulon.core.errors import ColorError
 from formulon.core.identity.marks import judge, look
-from formulon.core.identity.pixels import Pixels
+from formulon.core.identity.pixels import Pixels, thumb
 from formulon.core.identity.sightings import ColorSeen, GradientSeen, MarkSeen, PictureSeen, Reading, css_hex, title_of
 from formulon.core.identity.svg import SVG, XLINK, parse, rebuild_tree
 
@@ -41,7 +41,13 @@ def read(name: str, data: bytes) -> Reading:
         main = [seen.hex for seen in reading.sightings if isinstance(seen, ColorSeen)]
         wide, high = round(made.width), round(made.height)
         picture = PictureSeen(
-            name=title_of(name), place="the whole drawing", width=wide, height=high, colors=main[:5], sure=0.9
+            name=title_of(name),
+            place="the whole drawing",
+            width=wide,
+            height=high,
+            colors=main[:5],
+            thumb=thumb(pixels),
+            sure=0.9,
         )
         reading.sightings = [picture]
         return reading

@@ -1,7 +1,9 @@
-"""Loads the demo: a person, a workspace and the Quillmoor Observatory, out of the files in demo/. Run again, it keeps all."""
+"""Loads the demo: a person, a workspace and the Quillmoor Observatory, read out of the folder that the client handed over.
+Run again, it keeps all."""
 
 import json
 import os
+from functools import cache
 from pathlib import Path
 from typing import Any
 
@@ -10,11 +12,14 @@ from django.contrib.auth.models import User
 from django.core.management.base import BaseCommand, CommandError
 from django.db import transaction
 
-from formulon.core.identity.svg import rebuild
-from formulon.core.site.model import Asset
-from formulon.core.system.identity import Identity, slug
-from formulon.studio.models import Brand, Membership, Workspace
-from formulon.studio.services import sites
+from formulon.core.identity.decide import Request
+from formulon.core.identity.evidence import Fact
+from formulon.core.identity.isolated import readers
+from formulon.core.identity.reading import decode
+from formulon.core.system.decisions import Decisions
+from formulon.core.system.identity import Identity
+from formulon.studio.models import Brand, Membership, SourceFile, Workspace
+from formulon.studio.services import deciding, history, sites, sources
 
 USERNAME = "designer"
 
@@ -39,22 +44,36 @@ class Command(BaseCommand):
             load_folder(settings.ROOT / "demo" / "quillmoor", workspace)
 
 
+@transaction.atomic
 def load_folder(folder: Path, workspace: Workspace) -> Brand:
-    """A brand out of a folder with identity.json, marks/, pictures/ and pictures.json, which says what they show."""
-    body = json.loads((folder / "identity.json").read_text(encoding="utf-8"))
-    body["marks"] = [_mark(file) for file in sorted((folder / "marks").glob("*.svg"))]
-    names = json.loads((folder / "pictures.json").read_text(encoding="utf-8"))
-    assets = [_picture(file, names[file.stem]) for file in sorted((folder / "pictures").glob("*.svg"))]
-    return sites.create(workspace, Identity.model_validate(body), assets)
+    """A brand out of a client's folder: its files are read, and facts decided on as <folder>-decisions.json says, which also
+    holds what the designer has learnt from the client. The history begins afterwards."""
+    said = json.loads(folder.with_name(f"{folder.name}-decisions.json").read_text(encoding="utf-8"))
+    brand = sites.create(workspace, Identity.model_validate(said["brief"]))
+    for name, data, reading in _read(folder):
+        stored = sources.store(workspace, data)
+        state = SourceFile.State.FAILED if reading["problem"] else SourceFile.State.READ
+        SourceFile.objects.create(brand=brand, name=name, stored=stored, size=len(data), state=state, reading=reading)
+    known = sources.facts(brand, Decisions())
+    requests = [
+        Request(fact=fact.id, action=wanted["action"]) for wanted in said["decisions"] for fact in known if _meant(fact, wanted)
+    ]
+    deciding.act(brand, None, {"identity": 1, "decisions": 1}, requests)
+    history.replan(brand, None)
+    brand.entries.all().delete()
+    return brand
 
 
-def _mark(file: Path) -> dict[str, str]:
-    kind = "symbol" if "symbol" in file.stem else "full"
-    meant_for = "dark" if "reversed" in file.stem else "any"
-    svg = rebuild(file.read_bytes(), file.name).svg
-    return {"id": slug(file.stem), "name": file.name, "kind": kind, "meant_for": meant_for, "svg": svg}
+def _meant(fact: Fact, wanted: dict[str, Any]) -> bool:
+    return fact.usable and fact.group == wanted["group"] and ("label" not in wanted or fact.label in wanted["label"])
 
 
-def _picture(file: Path, name: str) -> Asset:
-    read = rebuild(file.read_bytes(), file.name)
-    return Asset(id=slug(file.stem), name=name, svg=read.svg, width=read.width, height=read.height)
+@cache
+def _read(folder: Path) -> list[tuple[str, bytes, dict[str, Any]]]:
+    """Name, bytes and reading of every file of a folder. Kept, since a folder is read once in a process."""
+    files = {str(file.relative_to(folder)): file.read_bytes() for file in sorted(folder.rglob("*")) if file.is_file()}
+    sheets = {name: decode(data) or "" for name, data in files.items() if name.endswith(".css")}
+    return [
+        (name, data, readers().read(name, data, sheets if name.endswith(".html") else None).model_dump(mode="json"))
+        for name, data in files.items()
+    ]
