@@ -1,8 +1,11 @@
 """The command `formulon`: the pipeline of core without a database. The only module of core that reads and writes files."""
 
+import base64
 import json
 import sys
 from collections.abc import Callable
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import asdict
 from functools import wraps
 from pathlib import Path
 from typing import Any, TypeVar
@@ -16,6 +19,13 @@ from formulon.core.color.parse import parse_color
 from formulon.core.errors import FormulonError, SiteError
 from formulon.core.formats.documents import load_choices, load_identity, load_site
 from formulon.core.formats.schemas import schemas
+from formulon.core.identity.brief import missing
+from formulon.core.identity.decide import suggested
+from formulon.core.identity.evidence import Fact
+from formulon.core.identity.facts import GROUPS, facts_of
+from formulon.core.identity.isolated import Readers
+from formulon.core.identity.reading import decode
+from formulon.core.identity.sightings import Reading
 from formulon.core.site.model import Site
 from formulon.core.site.render import render
 from formulon.core.system.css import properties_css
@@ -149,6 +159,75 @@ def _print_report(report: Report) -> None:
         f"{counts['pass']} checks pass, {counts['stop']} stop the release, {counts['note']} are notes, "
         f"{counts['cannot-tell']} cannot be told."
     )
+
+
+@main.command()
+@click.argument("files", nargs=-1, required=True, metavar="FILE...")
+@click.option("--format", "form", type=click.Choice(["text", "json"]), default="json")
+@_plain_errors
+def identify(files: tuple[str, ...], form: str) -> None:
+    """What the brand's FILES say: facts with their evidence, and the identity that the best of them make.
+
+    A folder stands for all files in it. Exit code 1 when a file could not be read."""
+    readings = _readings(files)
+    facts = facts_of(readings)
+    identity = suggested(facts)
+    failed = [reading for reading in readings if reading.problem]
+    if form == "json":
+        _print(
+            {
+                "identity": identity.model_dump(),
+                "facts": [fact.model_dump(exclude={"state", "taken"}) for fact in facts],
+                "missing": [asdict(one) for one in missing(identity)],
+                "files": [{"name": r.file, "format": r.format, "problem": r.problem, "notes": r.notes} for r in readings],
+            }
+        )
+    else:
+        _print_facts(facts)
+        for one in missing(identity):
+            click.echo(f"missing  {one.what}. {one.instead}")
+        for reading in failed:
+            click.echo(f"unread  {reading.problem}")
+    sys.exit(1 if failed else 0)
+
+
+def _readings(files: tuple[str, ...]) -> list[Reading]:
+    """The readings of files, folders and what archives hold."""
+    found: dict[str, bytes] = {}
+    for path in map(Path, files):
+        inside = sorted(one for one in path.rglob("*") if one.is_file()) if path.is_dir() else [path]
+        for file in inside:
+            found[str(file.relative_to(path)) if path.is_dir() else file.name] = _read(file)
+    tool = Readers()
+    made: list[Reading] = []
+    try:
+        while found:
+            sheets = {name: decode(data) or "" for name, data in found.items() if name.endswith(".css")}
+            jobs = [(name, data, sheets if name.endswith((".html", ".htm")) else None) for name, data in found.items()]
+            found = {}
+            with ThreadPoolExecutor(2) as pool:
+                for reading in pool.map(lambda job: tool.read(*job), jobs):
+                    for part in reading.parts:
+                        found[f"{reading.file.rsplit('.', 1)[0]}/{part.name}"] = base64.b64decode(part.data)
+                    made.append(reading)
+    finally:
+        tool.close()
+    return made
+
+
+def _print_facts(facts: list[Fact]) -> None:
+    labels = dict(GROUPS)
+    last = ""
+    for fact in facts:
+        if fact.group != last:
+            click.echo(labels[fact.group])
+            last = fact.group
+        click.echo(f"  {fact.label}  {fact.variants[0].value[:60]}  {fact.sure:.0%}" + (f"  {fact.role}" if fact.role else ""))
+        for variant in fact.variants:
+            where = "; ".join(dict.fromkeys(f"{one.file}, {one.place}" for one in variant.evidence[:4]))
+            click.echo(f"      {variant.value[:40]}: {where}" if fact.disputed else f"      {where}")
+        if fact.note:
+            click.echo(f"      {fact.note}")
 
 
 @main.command()

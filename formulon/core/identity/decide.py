@@ -54,6 +54,35 @@ def decide(
     return Identity.model_validate(identity.model_dump()), decisions
 
 
+# Facts at least this sure are taken into an identity that nobody looks at.
+SURE = 0.6
+_MOST_TAKEN = {"colors": 12, "typefaces": 6, "marks": 6, "texts": 30, "measures": 20, "rules": 40, "words": 20, "gradients": 6}
+
+
+def suggested(facts: Iterable[Fact], name: str = "Unnamed brand") -> Identity:
+    """The identity that the best facts make, for use without anybody who decides. Colours that only the old website or
+    pictures show are left out where a guideline, palette or mark states others."""
+    known = list(facts)
+    stated = [fact for fact in known if fact.group == "colors" and fact.data["authority"] <= 2]
+    identity, decisions = Identity(name=name), Decisions()
+    taken: dict[str, int] = {}
+    for fact in known:
+        if (
+            not fact.usable
+            or fact.sure < SURE
+            or fact.group not in _MOST_TAKEN
+            or (fact.group == "colors" and stated and fact not in stated)
+        ):
+            continue
+        if taken.get(fact.group, 0) < _MOST_TAKEN[fact.group]:
+            try:
+                identity, decisions = decide(identity, decisions, [fact], [Request(fact=fact.id, action="accept")])
+            except IdentityError:
+                continue
+            taken[fact.group] = taken.get(fact.group, 0) + 1
+    return identity
+
+
 def _one(identity: Identity, decisions: Decisions, fact: Fact, request: Request) -> None:
     before = decisions.facts.get(fact.id)
     if request.action in ("reject", "reopen"):

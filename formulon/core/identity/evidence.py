@@ -70,4 +70,4 @@ def certainty(evidence: list[Evidence]) -> float:
     doubt = 1 - ranked[0] if ranked else 1.0
     for sure in ranked[1:]:
         doubt *= 1 - sure / 2
-    return round(1 - doubt, 3)
+    return min(0.99, round(1 - doubt, 3))

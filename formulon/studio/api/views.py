@@ -190,7 +190,7 @@ class SourcesView(View):
 
 
 class SourceView(View):
-    @extend_schema(responses=shapes.Sources)
+    @extend_schema(responses={200: shapes.Sources})
     def delete(self, request: Request, brand_id: str, file_id: int) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
         sources.remove(brand, file_id)

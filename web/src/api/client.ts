@@ -69,3 +69,10 @@ export async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
 export function pointer(...parts: (string | number)[]): string {
   return parts.map((part) => '/' + String(part).replaceAll('~', '~0').replaceAll('/', '~1')).join('');
 }
+
+export type Sources = Schemas['Sources'];
+export type Fact = Schemas['Fact'];
+export type FactRequest = Schemas['Request'];
+export type Question = Schemas['Question'];
+export type Proposal = Schemas['Proposal'];
+export type Character = Schemas['Character'];

@@ -80,3 +80,15 @@ export function usePreflight(brandId: string, stamp: string) {
     placeholderData: (previous) => previous,
   });
 }
+
+/** The brand’s files and what they say; asked again and again while files are being read. */
+export function useSources(brandId: string) {
+  return useQuery({
+    queryKey: ['sources', brandId],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/sources', { params: { path: { brand_id: brandId } } })),
+    refetchInterval: (query) => {
+      const state = query.state.data?.progress.state;
+      return state === 'waiting' || state === 'reading' ? 400 : false;
+    },
+  });
+}

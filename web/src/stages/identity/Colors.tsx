@@ -51,7 +51,7 @@ export function Colors() {
                 label={`Name of colour ${index + 1}`}
                 quietLabel
                 className="is-chip-name"
-                disabled={!canWrite}
+                disabled={!canWrite || color.locked}
                 value={color.name}
                 onSave={(value) => edit('Colour renamed', index, 'name', value)}
               />
@@ -59,14 +59,35 @@ export function Colors() {
                 label={`Value of ${color.name}`}
                 quietLabel
                 className="is-chip-value"
-                disabled={!canWrite}
+                disabled={!canWrite || color.locked}
                 value={color.value}
                 onSave={(value) => edit(`${color.name} changed`, index, 'value', value)}
               />
+              {(color.print ?? []).length > 0 && (
+                <span className="chip-print soft">{(color.print ?? []).join(', ')}</span>
+              )}
+              <button
+                type="button"
+                className="chip-lock"
+                disabled={!canWrite}
+                aria-pressed={color.locked ?? false}
+                aria-label={`Lock ${color.name}`}
+                title={color.locked ? 'Locked: it cannot be changed or taken out' : 'Lock it against changes'}
+                onClick={() =>
+                  void change(color.locked ? `${color.name} unlocked` : `${color.name} locked`, [
+                    {
+                      document: 'identity',
+                      patch: [{ op: 'replace', path: pointer('colors', index, 'locked'), value: !color.locked }],
+                    },
+                  ])
+                }
+              >
+                {color.locked ? 'locked' : 'lock'}
+              </button>
               <button
                 type="button"
                 className="remove"
-                disabled={!canWrite}
+                disabled={!canWrite || color.locked}
                 aria-label={`Take out ${color.name}`}
                 onClick={() =>
                   void change(`Colour ${color.name} taken out`, [

@@ -1,101 +1,59 @@
-import { pointer } from '../../api/client';
-import { Editable } from '../../parts/Editable';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useSources } from '../../api/queries';
+import { Tabs } from '../../parts/Tabs';
 import { useBench } from '../../shell/bench';
-import { Colors } from './Colors';
-import { Marks } from './Marks';
-import { Offers } from './Offers';
-import { Typefaces } from './Typefaces';
+import { BrandFacet } from './BrandFacet';
+import { BriefFacet } from './brief/BriefFacet';
+import { droppedFiles } from './files/dropped';
+import { FilesFacet } from './files/FilesFacet';
+import { useIntake } from './files/useIntake';
 
-/** Stage 1: the brand's fixed facts, each edited where it stands. */
+/** Stage 1: what is settled of the brand, what its files say, and the brief. Files can be dropped anywhere on it. */
 export function IdentityStage() {
-  const { brand, change, canWrite } = useBench();
-  const identity = brand.identity.body;
-  const set = (label: string, ...path: string[]) => {
-    return (value: string) =>
-      void change(`${label} changed`, [
-        { document: 'identity', patch: [{ op: 'replace', path: pointer(...path), value }] },
-      ]);
+  const { brand, canWrite } = useBench();
+  const sources = useSources(brand.id);
+  const queries = useQueryClient();
+  // What is missing and what is still open follow the identity, also through undo.
+  const revision = brand.identity.revision;
+  useEffect(() => {
+    void queries.invalidateQueries({ queryKey: ['sources', brand.id] });
+  }, [queries, brand.id, revision]);
+  const intake = useIntake();
+  const [facet, setFacet] = useState('brand');
+  const [over, setOver] = useState(false);
+  const open = sources.data?.facts.filter((fact) => fact.state === 'open' && fact.usable).length ?? 0;
+  const questions = sources.data?.questions.length ?? 0;
+  const tabs = [
+    { id: 'brand', name: 'Brand' },
+    { id: 'files', name: open ? `Files, ${open} to decide` : 'Files' },
+    { id: 'brief', name: questions ? `Brief, ${questions} open` : 'Brief' },
+  ];
+  const drop = async (event: React.DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    if (!canWrite) return;
+    setFacet('files');
+    await intake.add(await droppedFiles(event.dataTransfer));
   };
-  const common = { disabled: !canWrite };
-  const contact = identity.contact;
   return (
-    <div className="identity">
-      <section className="identity-words" aria-labelledby="identity-words">
-        <h2 id="identity-words" className="visually-hidden">
-          Who the brand is
-        </h2>
-        <Editable {...common} label="Name" className="is-name" value={identity.name} onSave={set('Name', 'name')} />
-        <Editable
-          {...common}
-          label="Strapline"
-          className="is-strapline"
-          value={identity.strapline ?? ''}
-          placeholder="The line that goes with the name"
-          onSave={set('Strapline', 'strapline')}
-        />
-        <Editable
-          {...common}
-          multiline
-          label="What it does"
-          value={identity.does ?? ''}
-          placeholder="In a sentence or two, as you would tell a neighbour. It becomes the introduction."
-          onSave={set('What it does', 'does')}
-        />
-        <div className="identity-pair">
-          <Editable
-            {...common}
-            multiline
-            label="For whom"
-            value={identity.audience ?? ''}
-            placeholder="The people it is for"
-            onSave={set('Audience', 'audience')}
-          />
-          <Editable
-            {...common}
-            multiline
-            label="Where"
-            value={identity.place ?? ''}
-            placeholder="The place, or leave it empty"
-            onSave={set('Place', 'place')}
-          />
-        </div>
-        <Offers />
-        <h3 className="identity-head">How to reach it</h3>
-        <div className="identity-pair">
-          <Editable
-            {...common}
-            label="Address"
-            value={contact?.address ?? ''}
-            placeholder="Not known yet"
-            onSave={set('Address', 'contact', 'address')}
-          />
-          <Editable
-            {...common}
-            label="Hours"
-            value={contact?.hours ?? ''}
-            placeholder="Not known yet"
-            onSave={set('Hours', 'contact', 'hours')}
-          />
-          <Editable
-            {...common}
-            label="Email"
-            value={contact?.email ?? ''}
-            placeholder="Not known yet"
-            onSave={set('Email', 'contact', 'email')}
-          />
-          <Editable
-            {...common}
-            label="Telephone"
-            value={contact?.phone ?? ''}
-            placeholder="Not known yet"
-            onSave={set('Telephone', 'contact', 'phone')}
-          />
-        </div>
-      </section>
-      <div className="identity-look">
-        <Colors />
-        <Typefaces />
-        <Marks />
+    <div
+      className={over ? 'identity-stage is-over' : 'identity-stage'}
+      onDragOver={(event) => {
+        if (!event.dataTransfer.types.includes('Files')) return;
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget as Node | null)) setOver(false);
+      }}
+      onDrop={(event) => void drop(event)}
+    >
+      <Tabs label="Parts of the identity" prefix="part" tabs={tabs} shown={facet} show={setFacet} />
+      <div id="part-panel" className="identity-panel" role="tabpanel" aria-labelledby={`part-${facet}`}>
+        {facet === 'brand' && <BrandFacet />}
+        {facet === 'files' && <FilesFacet sources={sources.data} intake={intake} />}
+        {facet === 'brief' && <BriefFacet sources={sources.data} />}
       </div>
     </div>
   );

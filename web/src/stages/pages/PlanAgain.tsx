@@ -1,4 +1,6 @@
-import { client, unwrap } from '../../api/client';
+import { useState } from 'react';
+import Modal from 'react-bootstrap/Modal';
+import { client, unwrap, type Proposal } from '../../api/client';
 import type { Bench } from '../../shell/bench';
 
 export type PlanAgainProps = Pick<Bench, 'accept' | 'afterChanges' | 'report' | 'say'> & {
@@ -7,29 +9,76 @@ export type PlanAgainProps = Pick<Bench, 'accept' | 'afterChanges' | 'report' | 
   disabled: boolean;
 };
 
-/** Pages follow the brief by themselves until somebody edits them; afterwards, planning again is offered. */
+/** Pages follow the brief by themselves until somebody edits them; afterwards, planning again shows what it would change,
+ * and leaves what was edited or locked. */
 export function PlanAgain({ brandId, edited, accept, afterChanges, report, say, disabled }: PlanAgainProps) {
-  const plan = async () => {
+  const [proposal, setProposal] = useState<Proposal | null>(null);
+  const path = { params: { path: { brand_id: brandId } } };
+  const ask = async () => {
     try {
-      const path = { params: { path: { brand_id: brandId } } };
+      setProposal(await afterChanges(() => unwrap(client.GET('/api/brands/{brand_id}/plan', path))));
+    } catch (error) {
+      report(error);
+    }
+  };
+  const plan = async () => {
+    setProposal(null);
+    try {
       accept(await afterChanges(() => unwrap(client.POST('/api/brands/{brand_id}/plan', path))));
       say('The pages are planned anew from the brief.');
     } catch (error) {
       report(error);
     }
   };
+  const differences = proposal?.differences ?? [];
   return (
     <div className="plan-again">
       {edited ? (
         <>
           <p className="soft">Edited by hand, so the pages no longer follow the brief by themselves.</p>
-          <button type="button" className="quiet-action" disabled={disabled} onClick={() => void plan()}>
+          <button type="button" className="quiet-action" disabled={disabled} onClick={() => void ask()}>
             Plan again from the brief
           </button>
         </>
       ) : (
         <p className="soft">Planned from the brief; they follow it until you edit them.</p>
       )}
+      <Modal
+        show={proposal !== null}
+        onHide={() => setProposal(null)}
+        aria-labelledby="plan-title"
+        centered
+        size="lg"
+        scrollable
+      >
+        <Modal.Header>
+          <Modal.Title as="h2" id="plan-title">
+            {differences.length ? 'What planning again changes' : 'Planning again changes nothing'}
+          </Modal.Title>
+        </Modal.Header>
+        <Modal.Body>
+          <p className="soft">What you have edited or locked stays as it is.</p>
+          <ul className="differences">
+            {differences.map((one, index) => (
+              <li key={index}>
+                <b>{[one.page, one.section, one.slot].filter(Boolean).join(' · ')}</b>
+                {one.before && <del>{one.before}</del>}
+                {one.after && <ins>{one.after}</ins>}
+              </li>
+            ))}
+          </ul>
+        </Modal.Body>
+        <Modal.Footer>
+          <button type="button" className="quiet-action" onClick={() => setProposal(null)}>
+            Leave the pages
+          </button>
+          {differences.length > 0 && (
+            <button type="button" className="main-action" onClick={() => void plan()}>
+              Plan again
+            </button>
+          )}
+        </Modal.Footer>
+      </Modal>
     </div>
   );
 }

@@ -85,6 +85,22 @@ export function SectionPanel({ page, rows, current, choose, change, disabled }: 
                     </button>
                   ))}
                 </div>
+                <label className="slot-check">
+                  <input
+                    type="checkbox"
+                    checked={row.section.locked ?? false}
+                    disabled={disabled}
+                    onChange={(event) =>
+                      void change(`${kind?.label ?? 'Section'} ${event.target.checked ? 'locked' : 'unlocked'}`, [
+                        {
+                          document: row.document,
+                          patch: [{ op: 'add', path: pointer(...row.base, 'locked'), value: event.target.checked }],
+                        },
+                      ])
+                    }
+                  />
+                  keep as it is when the pages are planned again
+                </label>
                 <SlotEditors row={row} kind={kind} change={change} disabled={disabled} pageId={page.id} />
               </div>
             )}

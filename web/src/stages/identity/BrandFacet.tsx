@@ -1,0 +1,104 @@
+import { pointer } from '../../api/client';
+import { Editable } from '../../parts/Editable';
+import { useBench } from '../../shell/bench';
+import { Colors } from './Colors';
+import { Marks } from './Marks';
+import { Offers } from './Offers';
+import { Kept } from './Kept';
+import { Typefaces } from './Typefaces';
+
+/** What is settled: the brand's fixed facts, each edited where it stands. */
+export function BrandFacet() {
+  const { brand, change, canWrite } = useBench();
+  const identity = brand.identity.body;
+  const set = (label: string, ...path: string[]) => {
+    return (value: string) =>
+      void change(`${label} changed`, [
+        { document: 'identity', patch: [{ op: 'replace', path: pointer(...path), value }] },
+      ]);
+  };
+  const common = { disabled: !canWrite };
+  const contact = identity.contact;
+  return (
+    <div className="identity">
+      <section className="identity-words" aria-labelledby="identity-words">
+        <h2 id="identity-words" className="visually-hidden">
+          Who the brand is
+        </h2>
+        <Editable {...common} label="Name" className="is-name" value={identity.name} onSave={set('Name', 'name')} />
+        <Editable
+          {...common}
+          label="Strapline"
+          className="is-strapline"
+          value={identity.strapline ?? ''}
+          placeholder="The line that goes with the name"
+          onSave={set('Strapline', 'strapline')}
+        />
+        <Editable
+          {...common}
+          multiline
+          label="What it does"
+          value={identity.does ?? ''}
+          placeholder="In a sentence or two, as you would tell a neighbour. It becomes the introduction."
+          onSave={set('What it does', 'does')}
+        />
+        <div className="identity-pair">
+          <Editable
+            {...common}
+            multiline
+            label="For whom"
+            value={identity.audience ?? ''}
+            placeholder="The people it is for"
+            onSave={set('Audience', 'audience')}
+          />
+          <Editable
+            {...common}
+            multiline
+            label="Where"
+            value={identity.place ?? ''}
+            placeholder="The place, or leave it empty"
+            onSave={set('Place', 'place')}
+          />
+        </div>
+        <Offers />
+        <h3 className="identity-head">How to reach it</h3>
+        <div className="identity-pair">
+          <Editable
+            {...common}
+            label="Address"
+            value={contact?.address ?? ''}
+            placeholder="Not known yet"
+            onSave={set('Address', 'contact', 'address')}
+          />
+          <Editable
+            {...common}
+            label="Hours"
+            value={contact?.hours ?? ''}
+            placeholder="Not known yet"
+            onSave={set('Hours', 'contact', 'hours')}
+          />
+          <Editable
+            {...common}
+            label="Email"
+            value={contact?.email ?? ''}
+            placeholder="Not known yet"
+            onSave={set('Email', 'contact', 'email')}
+          />
+          <Editable
+            {...common}
+            label="Telephone"
+            value={contact?.phone ?? ''}
+            placeholder="Not known yet"
+            onSave={set('Telephone', 'contact', 'phone')}
+          />
+        </div>
+      </section>
+      <div className="identity-look">
+        <Colors />
+        <Typefaces />
+        <Marks />
+        <Kept />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,111 @@
+import { useState } from 'react';
+import type { Fact, Sources } from '../../../api/client';
+import { FactRow } from './FactRow';
+import type { Intake } from './useIntake';
+
+export type FactListProps = { sources: Sources; intake: Intake; disabled: boolean };
+type Action = 'accept' | 'lock' | 'reject' | 'reopen';
+
+const KEYS: Record<string, Action> = { a: 'accept', l: 'lock', r: 'reject', o: 'reopen' };
+
+/** All facts by group. Arrows move, Space marks several, A, L, R and O decide. */
+export function FactList({ sources, intake, disabled }: FactListProps) {
+  const [marked, setMarked] = useState<string[]>([]);
+  const [onlyOpen, setOnlyOpen] = useState(false);
+  const shown = sources.facts.filter((fact) => !onlyOpen || fact.state === 'open');
+  const usable = (fact: Fact) => fact.usable || fact.state !== 'open';
+  const act = (action: Action, facts: string[]) => {
+    const wanted = facts.filter((id) => sources.facts.some((fact) => fact.id === id && usable(fact)));
+    if (disabled || !wanted.length) return;
+    void intake.decide(wanted.map((fact) => ({ fact, action, values: [], name: '', role: '' })));
+    setMarked([]);
+  };
+  const keys = (event: React.KeyboardEvent, id: string) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const action = KEYS[event.key.toLowerCase()];
+    if (action) {
+      event.preventDefault();
+      act(action, marked.includes(id) ? marked : [id]);
+    }
+    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (!step) return;
+    event.preventDefault();
+    const boxes = [...document.querySelectorAll<HTMLInputElement>('.fact-mark')];
+    boxes[boxes.indexOf(event.currentTarget as HTMLInputElement) + step]?.focus();
+  };
+  const best = shown.filter((fact) => fact.state === 'open' && fact.usable && fact.sure >= 0.85);
+  return (
+    <section className="facts" aria-label="What the files say">
+      <div className="facts-bar">
+        {marked.length ? (
+          <>
+            <b>{marked.length} marked</b>
+            <button type="button" className="main-action" disabled={disabled} onClick={() => act('accept', marked)}>
+              Accept
+            </button>
+            <button type="button" className="quiet-action" disabled={disabled} onClick={() => act('lock', marked)}>
+              Lock
+            </button>
+            <button type="button" className="quiet-action" disabled={disabled} onClick={() => act('reject', marked)}>
+              Reject
+            </button>
+            <button type="button" className="link" onClick={() => setMarked([])}>
+              none
+            </button>
+          </>
+        ) : (
+          <>
+            <button
+              type="button"
+              className="quiet-action"
+              disabled={disabled || !best.length}
+              onClick={() => setMarked(best.map((fact) => fact.id))}
+            >
+              Mark the {best.length} surest
+            </button>
+            <label className="facts-filter">
+              <input type="checkbox" checked={onlyOpen} onChange={(event) => setOnlyOpen(event.target.checked)} /> only
+              undecided
+            </label>
+            <span className="soft facts-keys">↑ ↓ move · Space mark · A accept · L lock · R reject · O open again</span>
+          </>
+        )}
+      </div>
+      {sources.groups.map((group) => {
+        const facts = shown.filter((fact) => fact.group === group.id);
+        if (!facts.length) return null;
+        return (
+          <section key={group.id} aria-labelledby={`group-${group.id}`}>
+            <h2 id={`group-${group.id}`} className="facts-head">
+              {group.label}
+              <button
+                type="button"
+                className="link soft"
+                disabled={disabled}
+                aria-label={`Mark all of ${group.label}`}
+                onClick={() => setMarked([...new Set([...marked, ...facts.filter(usable).map((fact) => fact.id)])])}
+              >
+                mark all
+              </button>
+            </h2>
+            <ul>
+              {facts.map((fact) => (
+                <FactRow
+                  key={fact.id}
+                  fact={fact}
+                  marked={marked.includes(fact.id)}
+                  disabled={disabled}
+                  mark={(on) => setMarked(on ? [...marked, fact.id] : marked.filter((id) => id !== fact.id))}
+                  keys={(event) => keys(event, fact.id)}
+                  decide={(request) =>
+                    void intake.decide([{ fact: fact.id, values: [], name: '', role: '', ...request }])
+                  }
+                />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </section>
+  );
+}

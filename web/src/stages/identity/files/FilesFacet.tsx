@@ -1,0 +1,38 @@
+import type { Sources } from '../../../api/client';
+import { useBench } from '../../../shell/bench';
+import { FactList } from './FactList';
+import { FileList } from './FileList';
+import type { Intake } from './useIntake';
+
+export type FilesFacetProps = { sources: Sources | undefined; intake: Intake };
+
+/** The brand’s files on the left, what they say on the right. */
+export function FilesFacet({ sources, intake }: FilesFacetProps) {
+  const { canWrite } = useBench();
+  if (!sources)
+    return (
+      <p role="status" className="empty-line">
+        Opening…
+      </p>
+    );
+  return (
+    <div className="files-facet">
+      <FileList sources={sources} intake={intake} disabled={!canWrite} />
+      {sources.facts.length ? (
+        <FactList sources={sources} intake={intake} disabled={!canWrite} />
+      ) : (
+        <div className="empty">
+          <h2>{sources.files.length ? 'Nothing found yet' : 'Bring the brand’s folder'}</h2>
+          <p>
+            Logo files, the guideline, fonts, the old website, palettes, texts, photographs: drop them all together.
+            Every fact comes back with where it was found, and nothing is taken over until you say so.
+          </p>
+          <p className="soft">
+            Reads SVG, PNG, JPEG, WebP, AVIF, PDF, CSS, HTML, ZIP, design tokens, .gpl, .ase, CSV, TTF, OTF, WOFF,
+            WOFF2, TXT, Markdown and DOCX.
+          </p>
+        </div>
+      )}
+    </div>
+  );
+}
