@@ -191,7 +191,7 @@ def open_questions(identity: Identity, left: list[str] | None = None) -> list[Qu
     ask(
         undecided > 0,
         "character",
-        f"What is its character? {_count(undecided)} of five axes are open.",
+        f"What is its character? {_count(undecided)} of five axes {'is' if undecided == 1 else 'are'} open.",
         "It steers type, shape, rhythm and words.",
         "/character",
         "character",

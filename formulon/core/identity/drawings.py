@@ -4,6 +4,7 @@ Source of operators and colour spaces: ISO 32000-2, sections 8.4 to 8.10.
 """
 
 import math
+import re
 from dataclasses import dataclass, field, replace
 from itertools import pairwise
 from typing import Any
@@ -12,6 +13,7 @@ from pypdf import PageObject
 from pypdf.generic import ContentStream, DictionaryObject, IndirectObject, StreamObject
 
 from formulon.core.color.printing import cmyk_to_rgb, lab_to_rgb
+from formulon.core.identity.functions import evaluate
 from formulon.core.identity.sightings import css_hex
 
 MOST_OPERATIONS = 60_000
@@ -275,7 +277,8 @@ def _color(operator: str, operands: list[Any], resources: Any, state: _State) ->
         setattr(state, way, ink(space, [float(part) for part in operands]))
     elif operator in ("cs", "CS") and operands:
         spaces = _resolve(resources.get("/ColorSpace")) or {}
-        setattr(state, f"{way}_space", _resolve(spaces.get(operands[0], operands[0])))
+        name = re.sub(r"#([0-9a-fA-F]{2})", lambda found: chr(int(found[1], 16)), str(operands[0]))
+        setattr(state, f"{way}_space", _resolve(spaces.get(operands[0], spaces.get(name, operands[0]))))
         setattr(state, way, BLACK)
     elif operator in ("sc", "scn", "SC", "SCN"):
         numbers = [float(part) for part in operands if not isinstance(part, str)]
@@ -312,13 +315,10 @@ def _spot(space: Any, numbers: list[float]) -> Ink | None:
     names = _resolve(space[1])
     name = ", ".join(str(part)[1:] for part in names) if isinstance(names, list) else str(names)[1:]
     function = _resolve(space[3])
-    if name in ("None", "All") or not isinstance(function, DictionaryObject) or int(function.get("/FunctionType", -1)) != 2:
+    tinted, whole = evaluate(function, numbers[0]), evaluate(function, 1.0)
+    if name in ("None", "All") or tinted is None or whole is None:
         return None
-    start = [float(part) for part in function.get("/C0", [0.0])]
-    end = [float(part) for part in function.get("/C1", [1.0])]
-    share = min(1.0, max(0.0, numbers[0])) ** float(function.get("/N", 1))
-    base = ink(space[2], [a + share * (b - a) for a, b in zip(start, end, strict=False)])
-    full = ink(space[2], end)
+    base, full = ink(space[2], tinted), ink(space[2], whole)
     if base is None or full is None:
         return None
     tint = "" if numbers[0] >= 0.995 else f" at {numbers[0]:.0%}"

@@ -49,6 +49,8 @@ def facts_of(readings: Iterable[Reading], decisions: Decisions | None = None) ->
     ]
     for fact in made:
         decided = decisions.facts.get(fact.id)
+        for variant in fact.variants:
+            variant.evidence.sort(key=lambda one: (-one.sure, one.file, one.place))
         fact.state = decided.state if decided else "open"
         fact.taken = decided.values if decided else []
         if decided and decided.name:

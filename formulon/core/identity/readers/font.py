@@ -61,7 +61,7 @@ def _seen(font: TTFont, name: str) -> TypefaceSeen:
     italic = bool(os2 and os2.fsSelection & 1) or bool(font["head"].macStyle & 2)
     if axes and not _name(font, 16):
         # A variable file without a typographic family names its default instance: "Example Light".
-        family = re.sub(rf"(?i)(?:\s+(?:{_STYLES}))+$", "", family) or family
+        family = re.sub(rf"(?i)(?:\s+(?:{_STYLES}|\d+ ?pt))+$", "", family) or family
     hhea = font["hhea"]
     metrics = {"ascender": hhea.ascent / units, "descender": hhea.descent / units, "line gap": hhea.lineGap / units}
     if os2 and getattr(os2, "sxHeight", 0):

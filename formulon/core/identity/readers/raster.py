@@ -76,6 +76,10 @@ def _open(name: str, data: bytes) -> tuple[Image.Image, str, tuple[int, int]]:
             if turned.size != opened.size and size[0] != size[1]:
                 size = size[1], size[0]
             made = _screen(turned)
+    except Image.DecompressionBombError as error:
+        raise ReadError(
+            f"{name}: the picture has far more pixels than the {MOST_PIXELS // 1_000_000} million that Formulon reads. Make it smaller."
+        ) from error
     except (
         OSError,
         ValueError,

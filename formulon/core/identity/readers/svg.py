@@ -52,6 +52,8 @@ def read(name: str, data: bytes) -> Reading:
         reading.sightings = [picture]
         return reading
     shape = judge(pixels, name)
+    # A drawing that fills its frame may be an illustration as well as a mark on a plate.
+    sure = min(shape.sure, 0.5) if covered > _FULL else shape.sure
     note = ""
     if live:
         note = f"It holds live text (“{live[0][:40]}”), which needs a font: convert the text to outlines and add it again."
@@ -62,7 +64,7 @@ def read(name: str, data: bytes) -> Reading:
             MarkSeen(
                 name=title, place="the whole drawing", shape=shape.shape, meant_for=shape.meant_for, svg=usable,
                 width=made.width, height=made.height, bounds=shape.bounds, lightness=shape.lightness, live_text=live, note=note, look=look(pixels),
-                sure=shape.sure,
+                sure=sure,
             )
         )  # fmt: skip
     else:

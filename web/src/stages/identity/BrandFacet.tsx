@@ -25,6 +25,11 @@ export function BrandFacet() {
         <h2 id="identity-words" className="visually-hidden">
           Who the brand is
         </h2>
+        {!identity.colors?.length && (
+          <p className="files-hint">
+            Does the brand have files? Drop its whole folder anywhere here, or add them under Files.
+          </p>
+        )}
         <Editable {...common} label="Name" className="is-name" value={identity.name} onSave={set('Name', 'name')} />
         <Editable
           {...common}

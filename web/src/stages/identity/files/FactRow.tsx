@@ -1,6 +1,7 @@
 import type { Fact, FactRequest } from '../../../api/client';
 import { Editable } from '../../../parts/Editable';
 import { FactFace } from './FactFace';
+import { Places } from './Places';
 
 export type FactRowProps = {
   fact: Fact;
@@ -12,17 +13,6 @@ export type FactRowProps = {
 };
 
 const STATES = { open: 'undecided', accepted: 'accepted', locked: 'locked', rejected: 'rejected' };
-
-/** The places of a variant, one line a file. */
-function places(fact: Fact, index: number): string[] {
-  const byFile = new Map<string, string[]>();
-  for (const one of fact.variants[index]?.evidence ?? []) {
-    const often = one.count > 1 ? `${one.place}, ${one.count} times` : one.place;
-    const share = one.share ? `${often}, ${Math.max(1, Math.round(one.share * 100))} %` : often;
-    byFile.set(one.file, [...(byFile.get(one.file) ?? []), share]);
-  }
-  return [...byFile].map(([file, where]) => `${file}: ${[...new Set(where)].slice(0, 3).join('; ')}`);
-}
 
 /** One fact with its evidence. Where sources differ, their values stand side by side to choose from. */
 export function FactRow({ fact, marked, disabled, mark, keys, decide }: FactRowProps) {
@@ -76,7 +66,7 @@ export function FactRow({ fact, marked, disabled, mark, keys, decide }: FactRowP
         </div>
         {several ? (
           <div className="fact-variants" role="group" aria-label={`Values of ${fact.label}`}>
-            {fact.variants.map((one, index) => (
+            {fact.variants.map((one) => (
               <div key={one.value} className={taken.includes(one.value) ? 'variant is-taken' : 'variant'}>
                 {fact.group === 'colors' && <i style={{ background: one.value }} />}
                 <button
@@ -88,13 +78,7 @@ export function FactRow({ fact, marked, disabled, mark, keys, decide }: FactRowP
                 >
                   <span className={fact.group === 'colors' ? 'mono' : undefined}>{one.value}</span>
                 </button>
-                <span className="soft">
-                  {places(fact, index)
-                    .slice(0, 3)
-                    .map((place) => (
-                      <span key={place}>{place}</span>
-                    ))}
-                </span>
+                <Places evidence={one.evidence} />
               </div>
             ))}
             {fact.group === 'colors' && (
@@ -109,10 +93,7 @@ export function FactRow({ fact, marked, disabled, mark, keys, decide }: FactRowP
             )}
           </div>
         ) : (
-          <p className="soft fact-places">
-            {places(fact, 0).slice(0, 3).join(' · ')}
-            {places(fact, 0).length > 3 && ` · ${places(fact, 0).length - 3} more`}
-          </p>
+          <Places evidence={fact.variants[0]?.evidence ?? []} />
         )}
         {(fact.data?.['print'] as string[] | undefined)?.length ? (
           <p className="soft fact-places">For print: {(fact.data?.['print'] as string[]).join(', ')}</p>
