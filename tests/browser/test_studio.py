@@ -168,6 +168,9 @@ def test_bad_input_gets_a_sentence_and_loses_nothing(loud_page: Page, demo: str,
     page.get_by_role("button", name="Add colours").click()
     expect(page.get_by_role("alert").filter(has_text="“blurp” is not a colour")).to_be_visible()
     expect(page.get_by_label("More colours")).to_have_value("blurp")
+    page.get_by_role("button", name="locked: Night").click()
+    expect(page.get_by_role("button", name="lock: Night")).to_be_visible()
+    unlocked = Entry.objects.count()
     value = page.get_by_label("Value of Night")
     value.fill("nonsense")
     value.press("Enter")
@@ -188,7 +191,7 @@ def test_bad_input_gets_a_sentence_and_loses_nothing(loud_page: Page, demo: str,
         page.locator("input[type=file]").set_input_files(file)
         alert = page.get_by_role("alert").filter(has_text=name)
         expect(alert).to_contain_text(says)
-    assert Entry.objects.count() == 0
+    assert Entry.objects.count() == unlocked
 
 
 def test_a_wrong_password_is_told(chromium: Browser, studio: str, designer: User) -> None:

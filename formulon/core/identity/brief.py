@@ -138,7 +138,7 @@ def open_questions(identity: Identity, left: list[str] | None = None) -> list[Qu
         offer = identity.offers[thin[0]]
         ask(
             True,
-            f"offer-{offer.name[:20]}",
+            f"offer-{thin[0]}-{offer.name[:20]}",
             f"What is “{offer.name}”, for whom, and what does one get?",
             "A name alone is a gap on the page.",
             f"/offers/{thin[0]}/text",

@@ -111,12 +111,12 @@ def _kept_apart(node: _Node, cluster: _Cluster) -> bool:
     for reading, seen in node.members:
         for other in cluster.nodes:
             for other_reading, other_seen in other.members:
-                if reading is not other_reading or other.hex == node.hex:
-                    continue
+                if reading is not other_reading or other.hex == node.hex or seen.indicative or other_seen.indicative:
+                    continue  # the print side of a colour goes by another name, and stands beside the screen side
                 names = node.names(reading), other.names(reading)
                 if names[0] and names[1] and not names[0] & names[1]:
                     return True
-                if seen.use == other_seen.use == "drawn" and not (seen.approximate or seen.indicative or other_seen.indicative):
+                if seen.use == other_seen.use == "drawn" and not seen.approximate:
                     return True
     return False
 

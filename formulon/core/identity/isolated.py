@@ -11,6 +11,7 @@ import subprocess
 import sys
 import threading
 import time
+from contextlib import suppress
 from pathlib import Path
 from typing import Any
 
@@ -50,23 +51,20 @@ class Readers:
         """Ends the processes."""
         with self.lock:
             for process in self.started:
-                if process.stdin:
-                    process.stdin.close()
-                if process.stdout:
-                    process.stdout.close()
-                process.kill()
-                process.wait()
+                _end(process)
             self.started.clear()
 
     def _ask(self, head: dict[str, Any], data: bytes) -> bytes:
         process = self.free.get()
         try:
-            if process is None or process.poll() is not None:
+            if process is not None and process.poll() is not None:
+                _end(process)
+                process = None
+            if process is None:
                 process = self._start()
             made = _exchange(process, head, data)
             if made is None:
-                process.kill()
-                process.wait()
+                _end(process)
                 process = None
             return made or too_much(head)
         finally:
@@ -93,6 +91,16 @@ class Readers:
         with self.lock:
             self.started = {one for one in self.started if one.poll() is None} | {process}
         return process
+
+
+def _end(process: subprocess.Popen[bytes]) -> None:
+    """Ends a process and closes its streams, whatever state they are in."""
+    process.kill()
+    for stream in (process.stdin, process.stdout):
+        if stream:
+            with suppress(OSError):
+                stream.close()
+    process.wait()
 
 
 def _exchange(process: subprocess.Popen[bytes], head: dict[str, Any], data: bytes) -> bytes | None:

@@ -200,8 +200,8 @@ class _Plan:
             description=self.described(text),
             sections=[
                 self.section("hero", "plain", "tint", hero),
-                *([self.section("picture_text", "offset", "paper", self.own_story(own), "our-story")] if own else []),
-                self.section("picture_text", "column", "tint" if own else "paper", story),
+                self.section("picture_text", "column", "paper", story),
+                *([self.section("picture_text", "offset", "tint", self.own_story(own), "our-story")] if own else []),
                 self.call("ledge", "brand"),
             ],
         )

@@ -71,7 +71,7 @@ export function Colors() {
                 className="chip-lock"
                 disabled={!canWrite}
                 aria-pressed={color.locked ?? false}
-                aria-label={`Lock ${color.name}`}
+                aria-label={`${color.locked ? 'locked' : 'lock'}: ${color.name}`}
                 title={color.locked ? 'Locked: it cannot be changed or taken out' : 'Lock it against changes'}
                 onClick={() =>
                   void change(color.locked ? `${color.name} unlocked` : `${color.name} locked`, [

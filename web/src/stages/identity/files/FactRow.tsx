@@ -121,8 +121,7 @@ export function FactRow({ fact, marked, disabled, mark, keys, decide }: FactRowP
             type="button"
             className="quiet-action"
             disabled={disabled}
-            aria-pressed={locked}
-            aria-label={`Lock ${fact.label}`}
+            aria-label={`${locked ? 'Unlock' : 'Lock'} ${fact.label}`}
             onClick={() => decide({ action: locked ? 'unlock' : 'lock' })}
           >
             {locked ? 'Unlock' : 'Lock'}
@@ -144,7 +143,7 @@ export function FactRow({ fact, marked, disabled, mark, keys, decide }: FactRowP
               type="button"
               className="link soft"
               disabled={disabled}
-              aria-label={`Open ${fact.label} again`}
+              aria-label={`open again: ${fact.label}`}
               onClick={() => decide({ action: 'reopen' })}
             >
               open again
