@@ -1,6 +1,7 @@
 """What ./bench measures. Run by it, with a database and the packages in place."""
 
 import gzip
+import io
 import os
 import random
 import statistics
@@ -13,6 +14,7 @@ from pathlib import Path
 
 import django
 import psycopg
+from PIL import Image
 from playwright.sync_api import Page, sync_playwright
 
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
@@ -46,7 +48,7 @@ from formulon.core.site.render import render, render_page  # noqa: E402
 from formulon.core.system.identity import BrandColor, Identity  # noqa: E402
 from formulon.core.system.resolve import resolve  # noqa: E402
 from formulon.studio.models import Brand, Document  # noqa: E402
-from formulon.studio.services import releases, sites  # noqa: E402
+from formulon.studio.services import releases, sites, sources  # noqa: E402
 
 Row = tuple[str, str, str, bool]
 
@@ -248,6 +250,35 @@ def weights(site: Site) -> list[Row]:
     ]
 
 
+def folder_files() -> list[tuple[str, bytes]]:
+    """A client's folder of 30 files and about 20 MB: the demo's, and photographs as a camera makes them."""
+    folder = ROOT / "demo" / "quillmoor"
+    files = [(str(one.relative_to(folder)), one.read_bytes()) for one in sorted(folder.rglob("*")) if one.is_file()][:24]
+    for number in range(30 - len(files)):
+        small = Image.effect_noise((300 + number, 200), 60)
+        photo = Image.merge("RGB", (small, small.rotate(180), small.transpose(Image.Transpose.FLIP_LEFT_RIGHT))).resize(
+            (4000, 3000)
+        )
+        grain = Image.effect_noise((4000, 3000), 18).convert("RGB")
+        file = io.BytesIO()
+        Image.blend(photo, grain, 0.35).save(file, "JPEG", quality=88)
+        files.append((f"photographs/IMG_{number}.jpg", file.getvalue()))
+    return files
+
+
+def reading() -> Row:
+    """The worker's own function over a folder, with readers that have started."""
+    files = folder_files()
+    brand = sites.create(Brand.objects.get(slug="quillmoor-observatory").workspace, Identity(name="Folder"))
+    sources.read_intake(sources.add(brand, None, [("first.css", b"a{color:red}"), ("second.css", b"a{color:blue}")]).pk)
+    intake = sources.add(brand, None, files)
+    seconds = timed(lambda: sources.read_intake(intake.pk))
+    failed = brand.sources.exclude(state="read").count()
+    size = sum(len(data) for _, data in files) / 1e6
+    said = f"{seconds:.1f} s, {failed} failed"
+    return f"read a folder of {len(files)} files, {size:.0f} MB", said, "5 s", seconds <= 5 and not failed
+
+
 def main() -> None:
     os.environ["FORMULON_DEMO_PASSWORD"] = PASSWORD
     call_command("migrate", verbosity=0)
@@ -262,7 +293,7 @@ def main() -> None:
         with server() as address:
             rows += restyle(page, address)
         browser.close()
-    rows += [publishing(site), *weights(site)]
+    rows += [publishing(site), *weights(site), reading()]
     width = max(len(row[0]) for row in rows)
     print(f"{'What':<{width}}  {'Measured':<34}  {'Budget':<10}")
     for what, measured, budget, kept in rows:

@@ -25,6 +25,9 @@ class Api:
     def post(self, path: str, body: Any = None) -> Any:
         return self.client.post(f"/api/{path}", body if body is not None else {}, content_type="application/json")
 
+    def delete(self, path: str) -> Any:
+        return self.client.delete(f"/api/{path}")
+
     def change(self, brand: Brand, document: str, revision: int, *patch: dict[str, Any], label: str = "Change") -> Any:
         edit = {"document": document, "revision": revision, "patch": list(patch)}
         return self.post(f"brands/{brand.pk}/changes", {"label": label, "edits": [edit]})

@@ -19,13 +19,31 @@ PATHS = [
     ("post", "/marks"),
     ("post", "/releases"),
     ("get", "/releases/1/zip"),
+    ("get", "/plan"),
+    ("get", "/sources"),
+    ("post", "/sources"),
+    ("post", "/sources/cancel"),
+    ("post", "/sources/again"),
+    ("delete", "/sources/7"),
+    ("post", "/facts"),
+    ("post", "/questions"),
+    ("get", "/identity/json"),
+    ("get", "/pictures/moon-480.webp"),
 ]
 
 
 def test_the_list_of_paths_is_whole() -> None:
     api = next(p for p in get_resolver("formulon.config.urls").url_patterns if str(p.pattern) == "api/")
     known = {str(p.pattern).removeprefix("brands/<uuid:brand_id>") for p in api.url_patterns if "brand_id" in str(p.pattern)}
-    assert known == {path.replace("/home/", "/<slug:page_id>/").replace("/1/", "/<int:number>/") for _, path in PATHS}
+    assert known == {_pattern(path) for _, path in PATHS}
+
+
+def _pattern(path: str) -> str:
+    parts = {"/home/": "/<slug:page_id>/", "/1/": "/<int:number>/", "/7": "/<int:file_id>"}
+    parts |= {"/identity/json": "/identity/<slug:form>", "moon-480.webp": "<str:name>"}
+    for example, pattern in parts.items():
+        path = path.replace(example, pattern)
+    return path
 
 
 @pytest.mark.parametrize(("method", "path"), PATHS)
@@ -38,11 +56,28 @@ def test_only_members_are_answered(method: str, path: str, brand: Brand, strange
         assert b"Quillmoor" not in response.content
 
 
-@pytest.mark.parametrize("path", ["/changes", "/undo", "/redo", "/plan", "/marks", "/releases"])
+@pytest.mark.parametrize(
+    "path",
+    [
+        *[
+            "/changes",
+            "/undo",
+            "/redo",
+            "/plan",
+            "/marks",
+            "/releases",
+            "/sources",
+            "/sources/cancel",
+            "/sources/again",
+            "/facts",
+            "/questions",
+        ]
+    ],
+)
 def test_reviewers_only_read(path: str, brand: Brand, reviewer: Api) -> None:
     assert reviewer.get(f"brands/{brand.pk}").json()["role"] == "reviewer"
     response = reviewer.post(f"brands/{brand.pk}{path}")
-    if path == "/marks":
+    if path in ("/marks", "/sources"):
         response = reviewer.client.post(f"/api/brands/{brand.pk}{path}")
     assert response.status_code == 403 and response.json()["code"] == "forbidden"
 

@@ -73,6 +73,7 @@ def test_two_people_on_two_documents(brand: Brand, anna: Api, ben: Api) -> None:
     ("document", "patch", "status"),
     [
         ("nowhere", [REPLACE], 400),
+        ("identity", [{"op": "replace", "path": "/name", "value": "a\x00b"}], 422),
         ("choices", [{"op": "replace", "path": "/radius", "value": 4000}], 422),
         ("choices", [{"op": "replace", "path": "/nope", "value": 1}], 422),
         ("choices", [{"op": "replace", "path": "", "value": []}], 422),

@@ -23,4 +23,4 @@ def write(identity: Identity) -> bytes:
 
 
 def _comment(text: str) -> str:
-    return text.replace("*/", "")
+    return "".join(char for char in text if char.isprintable()).replace("*/", "")

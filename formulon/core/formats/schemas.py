@@ -1,14 +1,31 @@
 """JSON Schemas of the documents and of what the commands print, generated from the models."""
 
-from typing import Any
+from typing import Any, Literal
 
-from pydantic import TypeAdapter
+from pydantic import BaseModel, TypeAdapter
 
 from formulon.core.checks.runner import Finding
+from formulon.core.identity.brief import Missing
+from formulon.core.identity.evidence import Fact
 from formulon.core.site.model import Site
 from formulon.core.system.choices import Choices
 from formulon.core.system.identity import Identity
 from formulon.core.system.model import Conflict, Pair, Token
+
+
+class _FoundFact(Fact):
+    """A fact as `formulon identify` prints it: nothing has been decided on it."""
+
+    state: Literal["open"] = "open"
+
+
+class _ReadFile(BaseModel):
+    """A file that was read, or why it could not be."""
+
+    name: str
+    format: str
+    problem: str
+    notes: list[str]
 
 
 def schemas() -> dict[str, dict[str, Any]]:
@@ -18,6 +35,9 @@ def schemas() -> dict[str, dict[str, Any]]:
         "choices": Choices.model_json_schema(),
         "site": Site.model_json_schema(),
         "resolve": _object({"tokens": list[Token], "pairs": list[Pair], "conflicts": list[Conflict]}),
+        "identify": _object(
+            {"identity": Identity, "facts": list[_FoundFact], "missing": list[Missing], "files": list[_ReadFile]}
+        ),
         "check": _object({"counts": dict[str, int], "findings": list[Finding]}),
     }
 

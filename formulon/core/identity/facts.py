@@ -170,10 +170,16 @@ def _marks(readings: list[Reading]) -> list[Fact]:
         twin = next((one for one in drawn if alike(groups[one][0][1].look, groups[key][0][1].look)), "")
         if twin:
             groups[twin] += groups.pop(key)
+    headers = {
+        one.value.rsplit("/", 1)[-1]: (r.file, one) for r, one in _all(readings, OtherSeen) if one.type == "logo in the header"
+    }
     made = []
     for key, members in groups.items():
         seen = members[0][1]
         evidence = [evidence_of(reading.file, one, one.name) for reading, one in members]
+        evidence += [
+            evidence_of(*headers[name], name) for reading, _ in members if (name := reading.file.rsplit("/", 1)[-1]) in headers
+        ]
         size = f"{seen.width:g} × {seen.height:g}"
         data = {"svg": seen.svg, "shape": seen.shape, "meant_for": seen.meant_for, "width": seen.width, "height": seen.height}
         grounds = {"any": "any ground", "light": "light grounds", "dark": "dark grounds"}[seen.meant_for]

@@ -39,10 +39,10 @@ def evaluate(function: Any, value: float) -> list[float] | None:
     return None
 
 
-def _sampled(function: StreamObject, value: float) -> list[float] | None:
+def _sampled(function: Any, value: float) -> list[float] | None:
     """The nearest sample of a table of eight-bit values."""
-    outputs = [float(part) for part in function["/Range"]]  # type: ignore[index]
-    count, size = len(outputs) // 2, int(function["/Size"][0])  # type: ignore[index]
+    outputs = [float(part) for part in function["/Range"]]
+    count, size = len(outputs) // 2, int(function["/Size"][0])
     if int(function.get("/BitsPerSample", 8)) != 8:
         return None
     row = round(min(1.0, max(0.0, value)) * (size - 1))

@@ -3,6 +3,7 @@
 A site is cut into documents that are revised apart: "identity", "choices", "frame" and "page:<id>" for each page.
 """
 
+import json
 from collections.abc import Iterable
 from typing import Any
 
@@ -37,6 +38,8 @@ def model_of(document: str) -> type[Model]:
 
 def patched(document: str, body: dict[str, Any], patch: list[dict[str, Any]]) -> dict[str, Any]:
     """The body after a patch, checked and in its full form. Raises ChangeError with what does not fit."""
+    if "\\u0000" in json.dumps(patch):
+        raise ChangeError("The text holds a zero character, which cannot be kept. Paste it again as plain text.")
     try:
         changed = jsonpatch.apply_patch(body, patch)
     except (jsonpatch.JsonPatchException, jsonpointer.JsonPointerException, TypeError, ValueError, KeyError) as error:

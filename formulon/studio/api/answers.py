@@ -62,6 +62,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         edited=pages_of(bodies) != brand.planned,
         changed_since_release=newest != shown(bodies),
         history=shapes.History(undo=back, redo=forth),
+        pictures=[shapes.PictureCard(id=asset.id, name=asset.name) for asset in site.assets],
         system=shapes.Resolved.model_validate(_jsonable(summary)),
         releases=[release_card(release, index == 0) for index, release in enumerate(releases)],
     )

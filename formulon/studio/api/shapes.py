@@ -117,6 +117,13 @@ class ReleaseCard(Shape):
     live: bool
 
 
+class PictureCard(Shape):
+    """A picture of the brand's own, to choose on pages."""
+
+    id: str
+    name: str
+
+
 class Workbench(Shape):
     """Everything of a brand that the interface shows."""
 
@@ -131,6 +138,7 @@ class Workbench(Shape):
     edited: bool
     changed_since_release: bool
     history: History
+    pictures: list[PictureCard]
     system: Resolved
     releases: list[ReleaseCard]
 

@@ -148,3 +148,19 @@ def test_a_folder_that_cannot_be_written_is_named(folder: Path) -> None:
 def test_schemas_can_be_printed() -> None:
     for name in schemas():
         assert json.loads(run("schema", name).output) == schemas()[name]
+
+
+def test_identify_prints_identity_facts_and_evidence(tmp_path: Path) -> None:
+    (tmp_path / "q.gpl").write_text("GIMP Palette\n 27  33  71\tNight\n")
+    (tmp_path / "s.css").write_text("body { color: #1C2248; font-family: Figtree }")
+    result = run("identify", str(tmp_path))
+    assert result.exit_code == 0
+    made = json.loads(result.output)
+    assert made["identity"]["colors"][0]["value"] == "#1B2147"
+    night = next(fact for fact in made["facts"] if fact["group"] == "colors")
+    assert [one["value"] for one in night["variants"]] == ["#1B2147", "#1C2248"]
+    assert night["variants"][0]["evidence"][0]["file"] == "q.gpl"
+    jsonschema.validate(made, schemas()["identify"])
+    (tmp_path / "bad.png").write_bytes(b"\x89PNG\r\n\x1a\n")
+    result = run("identify", str(tmp_path), "--format", "text")
+    assert result.exit_code == 1 and "Night" in result.output and "unread  bad.png: " in result.output

@@ -1257,6 +1257,16 @@ export interface components {
             /** Name */
             name: string;
         };
+        /**
+         * PictureCard
+         * @description A picture of the brand's own, to choose on pages.
+         */
+        PictureCard: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
         /** @enum {string} */
         PolicyEnum: "AA" | "AAA";
         /** Preflight */
@@ -1663,6 +1673,8 @@ export interface components {
             /** Changed Since Release */
             changed_since_release: boolean;
             history: components["schemas"]["History"];
+            /** Pictures */
+            pictures: components["schemas"]["PictureCard"][];
             system: components["schemas"]["Resolved"];
             /** Releases */
             releases: components["schemas"]["ReleaseCard"][];

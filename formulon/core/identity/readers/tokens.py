@@ -50,6 +50,8 @@ def read(name: str, text: str) -> Reading:
     work.group(document, [], "")
     if not work.count:
         raise ReadError(f"{name}: the file holds no design tokens. Tokens are a JSON object with $value entries.")
+    if work.count > MOST_TOKENS:
+        work.reading.notes.append(f"Only the first {MOST_TOKENS:,} of {work.count:,} tokens were read.")
     return work.reading
 
 

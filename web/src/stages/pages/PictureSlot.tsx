@@ -1,4 +1,5 @@
 import { Editable } from '../../parts/Editable';
+import { useBench } from '../../shell/bench';
 
 const DRAWN = ['hills', 'arcs', 'weave', 'discs', 'steps', 'facets'];
 
@@ -12,35 +13,52 @@ export type PictureSlotProps = {
   disabled: boolean;
 };
 
-/** A picture: another drawing, its description, and whether it only decorates. */
+/** A picture: one of the brand’s own or a drawing, its description, and whether it only decorates. */
 export function PictureSlot({ path, label, picture, put, disabled }: PictureSlotProps) {
   const [kind = '', seed = '0'] = picture.source.replace('drawn:', '').split('/');
   const drawn = picture.source.startsWith('drawn:');
   const id = path.replaceAll('/', '-');
+  const own = useBench().brand.pictures;
+  const choose = (source: string) => {
+    const chosen = own.find((one) => source === `asset:${one.id}`);
+    const value = chosen
+      ? { source, alt: chosen.name, decorative: false }
+      : { source: `drawn:${source}/${drawn ? seed : '7'}`, alt: '', decorative: true };
+    put(path, value, chosen ? `Picture: ${chosen.name.slice(0, 60)}` : 'Another drawing');
+  };
   return (
     <div className="slot slot-picture">
       <span>{label}</span>
-      {drawn && (
-        <>
-          <select
-            aria-label={`Drawing of ${label}`}
-            value={kind}
-            disabled={disabled}
-            onChange={(event) => put(`${path}/source`, `drawn:${event.target.value}/${seed}`, 'Another drawing')}
-          >
-            {DRAWN.map((one) => (
-              <option key={one}>{one}</option>
+      <select
+        aria-label={`Picture for ${label}`}
+        value={drawn ? kind : picture.source}
+        disabled={disabled}
+        onChange={(event) => choose(event.target.value)}
+      >
+        {own.length > 0 && (
+          <optgroup label="The brand’s own">
+            {own.map((one) => (
+              <option key={one.id} value={`asset:${one.id}`}>
+                {one.name}
+              </option>
             ))}
-          </select>
-          <button
-            type="button"
-            className="quiet-action"
-            disabled={disabled}
-            onClick={() => put(`${path}/source`, `drawn:${kind}/${(Number(seed) * 7 + 13) % 1000}`, 'Drawn anew')}
-          >
-            Draw anew
-          </button>
-        </>
+          </optgroup>
+        )}
+        <optgroup label="Drawn in the brand’s colours">
+          {DRAWN.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </optgroup>
+      </select>
+      {drawn && (
+        <button
+          type="button"
+          className="quiet-action"
+          disabled={disabled}
+          onClick={() => put(`${path}/source`, `drawn:${kind}/${(Number(seed) * 7 + 13) % 1000}`, 'Drawn anew')}
+        >
+          Draw anew
+        </button>
       )}
       <button
         type="button"

@@ -33,7 +33,7 @@ export function FactList({ sources, intake, disabled }: FactListProps) {
     const boxes = [...document.querySelectorAll<HTMLInputElement>('.fact-mark')];
     boxes[boxes.indexOf(event.currentTarget as HTMLInputElement) + step]?.focus();
   };
-  const best = shown.filter((fact) => fact.state === 'open' && fact.usable && fact.sure >= 0.85);
+  const best = shown.filter((fact) => fact.state === 'open' && fact.usable && fact.sure >= 0.75);
   return (
     <section className="facts" aria-label="What the files say">
       <div className="facts-bar">
