@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import oklch
 from formulon.core.color.srgb import from_hex
-from formulon.core.identity.evidence import Fact, Variant, certainty, evidence_of
+from formulon.core.identity.evidence import Evidence, Fact, Variant, certainty, evidence_of
 from formulon.core.identity.sightings import ColorSeen, Reading
 from formulon.core.system.decisions import Decisions
 
@@ -125,12 +125,9 @@ def _fact(cluster: _Cluster, decisions: Decisions) -> Fact:
     exact = [node for node in cluster.nodes if not node.loose] or cluster.nodes[:1]
     loose = [node for node in cluster.nodes if node not in exact]
     exact.sort(key=lambda one: one.authority)
-    variants = [
-        Variant(value=node.hex, evidence=[evidence_of(reading.file, seen, seen.value) for reading, seen in node.members])
-        for node in exact
-    ]
+    variants = [Variant(value=node.hex, evidence=_evidence(node)) for node in exact]
     for node in loose:
-        variants[0].evidence += [evidence_of(reading.file, seen, seen.value) for reading, seen in node.members]
+        variants[0].evidence += _evidence(node)
     members = [member for node in cluster.nodes for member in node.members]
     prints = list(dict.fromkeys(text for _, seen in members for text in seen.print))
     notes = list(dict.fromkeys(seen.note for _, seen in members if seen.note))
@@ -156,6 +153,12 @@ def _fact(cluster: _Cluster, decisions: Decisions) -> Fact:
             "files": sorted({one.file for one in every}),
         },
     )  # fmt: skip
+
+
+def _evidence(node: _Node) -> list[Evidence]:
+    """The evidence for one value, from the source that is believed first."""
+    ranked = sorted(node.members, key=lambda one: (_AUTHORITY[one[1].use], -one[1].sure, one[0].file))
+    return [evidence_of(reading.file, seen, seen.value) for reading, seen in ranked]
 
 
 def _name(members: list[tuple[Reading, ColorSeen]], hexa: str) -> str:

@@ -49,7 +49,7 @@ def facts_of(readings: Iterable[Reading], decisions: Decisions | None = None) ->
     ]
     for fact in made:
         decided = decisions.facts.get(fact.id)
-        for variant in fact.variants:
+        for variant in fact.variants if fact.group != "colors" else ():
             variant.evidence.sort(key=lambda one: (-one.sure, one.file, one.place))
         fact.state = decided.state if decided else "open"
         fact.taken = decided.values if decided else []

@@ -51,8 +51,8 @@ _LEAST = re.compile(
 )
 _CLEAR = re.compile(r"(?:clear|free|protected|exclusion)[ -](?:space|area|zone|room)[^.\n]{0,160}", re.IGNORECASE)
 _FORBIDDEN = re.compile(
-    r"(?i:never|do not|don’t|don't|avoid|not allowed:?)\s+(?:[a-z]+\s+){0,3}?"
-    r"(?:(?:set|put|place|use|print|combine|show)\s+)?([A-Z][\w -]{1,30}?)\s+(?:text\s+|type\s+|words\s+)?(?:on|over|against|with)\s+(?:top of\s+)?([A-Z][\w-]{1,30})",
+    r"(?i:never|do not|don’t|don't|avoid|not allowed:?) +(?:[a-z]+ +){0,3}?"
+    r"([A-Z][\w -]{1,30}?) +(?:text +|type +|words +)?(?:on|over|against|with) +(?:top of +)?([A-Z][\w-]{1,30})",
 )
 _SHARE = re.compile(r"(\d{1,3})\s*(?:%|per ?cent)\s+([A-Z][\w-]{1,30})")
 _SHARE_AFTER = re.compile(r"([A-Z][\w-]{1,30})\s*:?\s+(\d{1,3})\s*(?:%|per ?cent)")
@@ -80,8 +80,7 @@ def rules(text: str, place: str) -> list[RuleSeen]:
     for match in _CLEAR.finditer(text):
         made.append(RuleSeen(rule="clear space", text=_sentence(text, match), values=_space(match[0]), place=place, sure=0.7))
     for match in _FORBIDDEN.finditer(text):
-        ink = re.sub(r"^(?:Set|Put|Place|Use|Print|Combine|Show) ", "", match[1]).strip()
-        pair: dict[str, str | float | list[str]] = {"ink": ink, "ground": match[2].strip()}
+        pair: dict[str, str | float | list[str]] = {"ink": match[1].strip(), "ground": match[2].strip()}
         made.append(RuleSeen(rule="forbidden pair", text=_sentence(text, match), values=pair, place=place, sure=0.8))
     told = [{m[2]: float(m[1]) for m in _SHARE.finditer(text)}, {m[1]: float(m[2]) for m in _SHARE_AFTER.finditer(text)}]
     shares = max(told, key=len)

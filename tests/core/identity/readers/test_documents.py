@@ -121,11 +121,13 @@ def test_fonts_by_share_and_a_vector_mark_taken_out_whole() -> None:
 def test_rules_of_the_guideline() -> None:
     def draw(canvas: Canvas) -> None:
         lines(
-            canvas, "Never set Lamp on Chalk.", "The logo is never smaller than 24 mm wide.", "Keep a clear space of half the height of the dome.",
+            canvas, "What we never do", "Never set Lamp on Chalk.", "The logo is never smaller than 24 mm wide.", "Keep a clear space of half the height of the dome.",
             "60 % Chalk, 30 % Night and 10 % Lamp.", "Words we avoid: unique, stunning.", "Words we use: sky, evening.",
         )  # fmt: skip
 
-    found = {one.rule: one.values for one in seen(read_file("g.pdf", pdf(draw)), RuleSeen)}
+    rules = seen(read_file("g.pdf", pdf(draw)), RuleSeen)
+    assert "Never set Lamp on Chalk." in {one.text for one in rules}
+    found = {one.rule: one.values for one in rules}
     assert found == {
         "forbidden pair": {"ink": "Lamp", "ground": "Chalk"},
         "least size": {"px": 90.71, "side": "width", "mark": "full"},  # 24 mm at 96 px an inch (CSS Values 4, section 6.2)
