@@ -99,6 +99,7 @@ SECURE_CROSS_ORIGIN_OPENER_POLICY = "same-origin"
 X_FRAME_OPTIONS = "DENY"
 DATA_UPLOAD_MAX_MEMORY_SIZE = 4_000_000
 FILE_UPLOAD_MAX_MEMORY_SIZE = 4_000_000
+DATA_UPLOAD_MAX_NUMBER_FILES = 300  # a folder is dropped whole; services/sources.py has the same limit
 
 REST_FRAMEWORK = {
     "DEFAULT_AUTHENTICATION_CLASSES": ["formulon.studio.api.access.SignedIn"],

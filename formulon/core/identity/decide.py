@@ -310,11 +310,38 @@ def _free_id(base: str, taken: list[str]) -> str:
     return made
 
 
-def broken_lock(before: Identity, after: Identity) -> str:
-    """A sentence where a change alters or takes out a locked colour without unlocking it; empty where none does."""
+def broken_lock(before: Identity, after: Identity, was: Decisions | None = None, now: Decisions | None = None) -> str:
+    """A sentence where a change alters or takes out what is locked without unlocking it; empty where none does.
+
+    Colours carry their lock; of other facts, the decisions say that they are locked."""
     held = {color.id: color for color in after.colors}
     for color in before.colors:
-        now = held.get(color.id)
-        if color.locked and (now is None or (now.locked and (now.value, now.name) != (color.value, color.name))):
+        left = held.get(color.id)
+        if color.locked and (left is None or (left.locked and (left.value, left.name) != (color.value, color.name))):
             return f"{color.name} is locked. Unlock it before you change it or take it out."
+    for key, decision in (was.facts if was else {}).items():
+        still = now.facts.get(key) if now else None
+        locked = decision.state == "locked" and still is not None and still.state == "locked"
+        if locked and _held(before, key, decision) != _held(after, key, decision):
+            return f"{decision.name} is locked. Unlock it under Files before you change it or take it out."
     return ""
+
+
+def _held(identity: Identity, key: str, decision: Decision) -> Any:
+    """What stands in an identity for a locked fact."""
+    targets = set(decision.targets)
+    kind = key.split("-")[0]
+    if kind == "word":
+        field = decision.targets[0]
+        if field == "social":
+            return [one in identity.social for one in decision.values]
+        return getattr(identity.contact if field in _CONTACT else identity, field)
+    lists: dict[str, Any] = {
+        "gradient": [one for one in identity.gradients if one in targets],
+        "typeface": [face for face in identity.faces if face.family in targets],
+        "mark": [(mark.id, mark.svg, mark.kind) for mark in identity.marks if mark.id in targets],
+        "rule": [rule for rule in identity.rules if rule.text in targets],
+        "measure": [one for one in identity.measures if f"{one.measure} {one.px:g}" in targets],
+        "picture": [picture for picture in identity.pictures if picture.asset in targets],
+    }
+    return lists.get(kind)

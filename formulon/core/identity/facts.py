@@ -116,11 +116,12 @@ def _typefaces(readings: list[Reading]) -> list[Fact]:
                 uses[seen.use] = uses.get(seen.use, 0) + seen.sure * (2 if seen.source in ("tokens", "style sheet") else 1)
         role = max(uses, key=lambda one: uses[one]) if uses else "other"
         files = [seen for _, seen in members if seen.source == "font file"]
+        wanted = list(dict.fromkeys(path.rsplit("/", 1)[-1] for _, seen in members for path in seen.files))
         made.append(
             Fact(
                 id=f"typeface-{key[:40]}", group="typefaces", label=first.family,
                 variants=[Variant(value=first.family, evidence=evidence)], sure=certainty(evidence), role=role,
-                note=_face_notes(first.family, files), data={"family": first.family, "library": library_family(first.family)},
+                note=_face_notes(first.family, files, wanted), data={"family": first.family, "library": library_family(first.family)},
             )
         )  # fmt: skip
     return sorted(made, key=lambda fact: ({"headings": 0, "running text": 1}.get(fact.role, 2), -fact.sure, fact.id))
@@ -132,11 +133,12 @@ def _face(seen: TypefaceSeen) -> str:
     return f"{seen.family} {seen.style}".strip() + weights + sizes
 
 
-def _face_notes(family: str, files: list[TypefaceSeen]) -> str:
+def _face_notes(family: str, files: list[TypefaceSeen], wanted: list[str]) -> str:
     """What the files of a family hold and lack, in sentences."""
     if not files:
         library = library_family(family)
-        return "" if library else "There is no font file of it among the files; another family stands in."
+        named = f" A style sheet names {', '.join(wanted[:3])}: add the file itself." if wanted else ""
+        return "" if library else f"There is no font file of it among the files; another family stands in.{named}"
     notes = []
     axes = sorted({axis for seen in files for axis in seen.axes})
     upright = [seen for seen in files if not seen.italic]
@@ -307,6 +309,8 @@ def _others(readings: list[Reading]) -> list[Fact]:
             continue
         evidence = [evidence_of(reading.file, seen, seen.value[:120])]
         note = f"Kept and listed: Formulon has no use for tokens of the type “{seen.type}” yet."
+        if seen.type == "font weight":
+            note = "A weight by itself; the typefaces’ own files say which weights there are."
         made.append(
             Fact(
                 id=f"other-{_key(f'{reading.file} {seen.name}')}", group="other", label=seen.name, sure=seen.sure, usable=False,

@@ -4,7 +4,9 @@ import colorsys
 import re
 from dataclasses import dataclass, field
 
+from formulon.core.color.difference import difference
 from formulon.core.color.printing import cmyk_to_rgb, lab_to_rgb
+from formulon.core.color.srgb import from_hex
 from formulon.core.identity.sightings import css_hex
 
 _N = r"(\d{1,3}(?:[.,]\d+)?)\s*%?"
@@ -119,10 +121,24 @@ def stated(text: str) -> list[Stated]:
         if best is None or best.hex is None:
             continue
         differing = [one.value for one in screen[1:] if one.hex != best.hex and not _rounded(one, best)]
-        note = f"The source also says {', '.join(differing)}, which is another colour." if differing else ""
+        notes = [f"The source also says {', '.join(differing)}, which is another colour."] if differing else []
+        if best.screen:
+            notes += [note for one in other if (note := _cross_checked(best.hex, one))]
         prints = [one.print for one in group if one.print]
-        made.append(Stated(best.hex, best.value, best.screen, prints, group[0].start, group[-1].end, note))
+        made.append(Stated(best.hex, best.value, best.screen, prints, group[0].start, group[-1].end, " ".join(notes)))
     return made
+
+
+# Print and screen hardly ever look the same; beyond this (ΔE2000) one of the two values is likely a mistake.
+PRINT_FAR = 12.0
+
+
+def _cross_checked(hexa: str, printed: Notation) -> str:
+    """A sentence where a print value lies far from the stated screen value."""
+    far = difference(from_hex(hexa), from_hex(printed.hex or hexa))
+    if far <= PRINT_FAR:
+        return ""
+    return f"Its print value {printed.value} looks like {printed.hex} on screen, ΔE {far:.1f} from it: one of the two may be a mistake."
 
 
 def _kind(one: Notation) -> str:

@@ -14,6 +14,7 @@ from formulon.core.site.changes import documents as documents_of
 from formulon.core.site.planner import plan
 from formulon.core.site.replan import replanned
 from formulon.core.system.choices import Choices
+from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity
 from formulon.studio.errors import NothingToUndo, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry
@@ -73,7 +74,9 @@ def _settle(
     _refuse_unread_marks(before["identity"], after["identity"], read)
     base = brand.planned
     if after["identity"] != before["identity"]:
-        broken = broken_lock(Identity.model_validate(before["identity"]), Identity.model_validate(after["identity"]))
+        old, new = (Identity.model_validate(state["identity"]) for state in (before, after))
+        was, now = (Decisions.model_validate(state.get("decisions", {})) for state in (before, after))
+        broken = broken_lock(old, new, was, now)
         if broken:
             raise StudioError(broken)
         if pages_of(before) == base:

@@ -187,6 +187,19 @@ def test_a_locked_fact_must_be_unlocked_first() -> None:
     assert "Night is locked" in broken_lock(identity, identity.model_copy(update={"colors": []}))
 
 
+def test_whatever_kind_of_fact_is_locked_is_kept() -> None:
+    facts = facts_of(readings())
+    identity, decisions = decide(
+        Identity(name="Q"), Decisions(), facts, [Request(fact=fact.id, action="lock") for fact in facts]
+    )
+    for change in ({"strapline": "Else"}, {"marks": []}, {"rules": []}, {"faces": []}):
+        changed = identity.model_copy(update=change)
+        assert "is locked" in broken_lock(identity, changed, decisions, decisions), change
+        assert broken_lock(identity, changed, decisions, Decisions()) == ""  # unlocked in the same change
+    assert broken_lock(identity, identity, decisions, decisions) == ""
+    assert broken_lock(identity, identity.model_copy(update={"does": "Else"}), decisions, decisions) == ""
+
+
 def test_what_cannot_be_taken_over_says_why() -> None:
     pixels = Reading(
         file="logo.png", sightings=[MarkSeen(name="logo.png", width=9, height=9, note="This logo is made of pixels.")]

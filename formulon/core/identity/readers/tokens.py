@@ -187,6 +187,8 @@ class _Tokens:
             size = [_dimension(value["fontSize"])] if "fontSize" in value else []
             weight = [_weight(value["fontWeight"])] if "fontWeight" in value else []
             add(TypefaceSeen(family=str(family), source="tokens", use=_role(place), sizes=size, weights=weight, place=place))
+        elif kind == "fontWeight":
+            self._other(place, "font weight", _weight(value))
         elif kind == "gradient" and isinstance(value, list):
             stops = [_color(stop["color"])[0] for stop in value]
             ends = [f"{hexa} {float(stop['position']) * 100:g}%" for hexa, stop in zip(stops, value, strict=True)]

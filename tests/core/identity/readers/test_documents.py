@@ -82,6 +82,14 @@ def test_notations_of_one_color_are_joined_and_cross_checked() -> None:
     assert "RGB 27 33 72" in one.note
 
 
+def test_a_print_value_far_from_its_screen_value_is_told() -> None:
+    def draw(canvas: Canvas) -> None:
+        lines(canvas, "Lamp", "#F2A93B", "CMYK 80 0 20 0")
+
+    (one,) = (c for c in seen(read_file("g.pdf", pdf(draw)), ColorSeen) if c.use == "swatch")
+    assert one.hex == "#F2A93B" and "one of the two may be a mistake" in one.note
+
+
 def test_drawn_fills_keep_print_values_and_spot_names() -> None:
     def draw(canvas: Canvas) -> None:
         for index, fill in enumerate(

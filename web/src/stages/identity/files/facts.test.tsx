@@ -1,0 +1,162 @@
+import { fireEvent, render, screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Fact, Sources } from '../../../api/client';
+import { droppedFiles } from './dropped';
+import { FactList } from './FactList';
+import { FileList } from './FileList';
+import type { Intake } from './useIntake';
+
+const evidence = (file: string) => [
+  { file, place: 'page 1', value: '', count: 2, share: 0.4, sure: 0.9, indicative: false, approximate: false },
+];
+const fact = (id: string, label: string, values: string[], more: Partial<Fact> = {}): Fact => ({
+  id,
+  group: 'colors',
+  label,
+  variants: values.map((value, index) => ({ value, evidence: evidence(`file-${index}.pdf`) })),
+  sure: 0.9,
+  role: '',
+  note: '',
+  state: 'open',
+  taken: [],
+  usable: true,
+  data: {},
+  ...more,
+});
+const sources = (facts: Fact[], more: Partial<Sources> = {}): Sources => ({
+  revision: 1,
+  files: [],
+  progress: { state: 'idle', done: 0, total: 0 },
+  groups: [{ id: 'colors', label: 'Colours' }],
+  facts,
+  missing: [],
+  questions: [],
+  character: '',
+  ...more,
+});
+const intake = (): Intake => ({
+  sending: 0,
+  add: vi.fn(() => Promise.resolve()),
+  cancel: vi.fn(() => Promise.resolve()),
+  again: vi.fn(() => Promise.resolve()),
+  remove: vi.fn(() => Promise.resolve()),
+  decide: vi.fn(() => Promise.resolve(true)),
+  leave: vi.fn(() => Promise.resolve()),
+});
+const night = fact('color-1', 'Night', ['#1B2147', '#1C2248']);
+const lamp = fact('color-2', 'Lamp', ['#F2A93B'], { sure: 0.4 });
+
+describe('facts', () => {
+  it('moves by arrows and decides by letters', () => {
+    const tool = intake();
+    render(<FactList sources={sources([night, lamp])} intake={tool} disabled={false} />);
+    const first = screen.getByRole('checkbox', { name: 'Night, #1B2147 or #1C2248, undecided' });
+    first.focus();
+    fireEvent.keyDown(first, { key: 'ArrowDown' });
+    const second = screen.getByRole('checkbox', { name: 'Lamp, #F2A93B, undecided' });
+    expect(document.activeElement).toBe(second);
+    fireEvent.keyDown(second, { key: 'r' });
+    expect(tool.decide).toHaveBeenCalledWith([{ fact: 'color-2', action: 'reject', values: [], name: '', role: '' }]);
+  });
+
+  it('decides on all that are marked, in one request', () => {
+    const tool = intake();
+    render(<FactList sources={sources([night, lamp])} intake={tool} disabled={false} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Mark all of Colours' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Lock' }));
+    const asked = vi.mocked(tool.decide).mock.calls[0]?.[0] ?? [];
+    expect(asked.map((one) => [one.fact, one.action])).toEqual([
+      ['color-1', 'lock'],
+      ['color-2', 'lock'],
+    ]);
+  });
+
+  it('offers the values of a disagreement, one or both', () => {
+    const tool = intake();
+    render(<FactList sources={sources([night])} intake={tool} disabled={false} />);
+    const values = screen.getByRole('group', { name: 'Values of Night' });
+    fireEvent.click(within(values).getByRole('button', { name: '#1C2248' }));
+    fireEvent.click(within(values).getByRole('button', { name: 'keep both' }));
+    const calls = vi.mocked(tool.decide).mock.calls.map((call) => call[0][0]?.values);
+    expect(calls).toEqual([['#1C2248'], ['#1B2147', '#1C2248']]);
+  });
+
+  it('leaves a locked fact alone until it is unlocked', () => {
+    const tool = intake();
+    render(
+      <FactList
+        sources={sources([{ ...night, state: 'locked', taken: ['#1B2147'] }])}
+        intake={tool}
+        disabled={false}
+      />,
+    );
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: '#1C2248' }).disabled).toBe(true);
+    expect(screen.queryByRole('button', { name: 'Reject Night' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Unlock Night' }));
+    expect(vi.mocked(tool.decide).mock.calls[0]?.[0][0]?.action).toBe('unlock');
+  });
+
+  it('marks the surest only', () => {
+    render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Mark the 1 surest' }));
+    expect(screen.getByText('1 marked')).toBeTruthy();
+  });
+});
+
+describe('files', () => {
+  const file = (name: string, state: string, problem = '') => ({
+    id: 1,
+    name,
+    format: 'PNG',
+    size: 1_500_000,
+    state,
+    found: 3,
+    problem,
+    notes: [],
+  });
+
+  it('shows progress and cancels', () => {
+    const tool = intake();
+    const busy = sources([], { progress: { state: 'reading', done: 3, total: 9 }, files: [file('a/b.png', 'read')] });
+    render(<FileList sources={busy} intake={tool} disabled={false} />);
+    expect(screen.getByText('Read 3 of 9')).toBeTruthy();
+    expect(screen.getByText('PNG, 3 found · 1.5 MB')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Cancel reading' }));
+    expect(tool.cancel).toHaveBeenCalled();
+  });
+
+  it('tells what could not be read', () => {
+    const failed = sources([], { files: [file('b.png', 'failed', 'b.png: the picture is broken. Export it again.')] });
+    render(<FileList sources={failed} intake={intake()} disabled={false} />);
+    expect(screen.getByText('b.png: the picture is broken. Export it again.')).toBeTruthy();
+  });
+});
+
+describe('a drop', () => {
+  const entryOf = (name: string, inside?: unknown[]): unknown => ({
+    name,
+    isFile: !inside,
+    isDirectory: Boolean(inside),
+    file: (done: (file: File) => void) => done(new File(['x'], name)),
+    createReader: () => {
+      // A reader gives its entries in parts, and an empty part at the end.
+      const parts = [inside?.slice(0, 1) ?? [], inside?.slice(1) ?? [], []];
+      return { readEntries: (done: (some: unknown[]) => void) => done(parts.shift() ?? []) };
+    },
+  });
+
+  it('walks through folders and leaves hidden files', async () => {
+    const folder = entryOf('brand', [entryOf('logo', [entryOf('a.svg')]), entryOf('.hidden'), entryOf('b.css')]);
+    const transfer = { items: [{ webkitGetAsEntry: () => folder }], files: [] } as unknown as DataTransfer;
+    const found = await droppedFiles(transfer);
+    expect(found.map((one) => one.path)).toEqual(['brand/logo/a.svg', 'brand/b.css']);
+  });
+
+  it('takes plain files as they are', async () => {
+    const transfer = {
+      items: [{ webkitGetAsEntry: () => null }],
+      files: [new File(['x'], 'a.svg')],
+    } as unknown as DataTransfer;
+    expect((await droppedFiles(transfer)).map((one) => one.path)).toEqual(['a.svg']);
+  });
+});
