@@ -79,6 +79,23 @@ def _pieces(pixels: Pixels, bounds: tuple[float, float, float, float]) -> list[t
     return pieces
 
 
+_PLAIN = 0.97
+
+
+def without_ground(pixels: Pixels) -> tuple[Pixels, tuple[int, int, int] | None]:
+    """A mark without the even ground that it was exported on, and that ground's colour: what the four edges of an opaque
+    picture share. The picture itself, and None, where there is no such ground."""
+    edge = np.concatenate([pixels[0], pixels[-1], pixels[:, 0], pixels[:, -1]]).astype(np.int64)
+    ground = np.median(edge, axis=0)
+    far = np.abs(edge - ground).max(1)
+    if ground[3] < 255 or (far <= 6).mean() < _PLAIN:
+        return pixels, None
+    cut = pixels.copy()
+    # The smoothed edge goes half with the ground, half with the mark; what is near the ground is ground.
+    cut[np.abs(pixels[..., :3].astype(np.int64) - ground[:3]).max(-1) <= 24] = 0
+    return cut, (int(ground[0]), int(ground[1]), int(ground[2]))
+
+
 _LOOK = 16
 
 

@@ -34,7 +34,9 @@ def facts(text: str, place: str, sure: float = 0.8) -> list[WordSeen]:
         for key, pattern in _LABELLED.items():
             found = pattern.match(line)
             if found and not (key == "email" and "@" not in found[1]) and not (key == "phone" and not _PHONE.search(found[1])):
-                add(key, _EMAIL.search(found[1])[0] if key == "email" else found[1], sure + 0.1)  # type: ignore[index]
+                inside = {"email": _EMAIL, "phone": _PHONE}.get(key)
+                part = inside.search(found[1]) if inside else None
+                add(key, part[0] if part else found[1], sure + 0.1)
     for match in _EMAIL.finditer(text):
         add("email", match[0].rstrip("."), sure)
     for match in _PHONE.finditer(text):

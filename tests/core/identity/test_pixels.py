@@ -8,7 +8,7 @@ import pytest
 from PIL import Image
 
 from formulon.core.color.difference import difference
-from formulon.core.identity.marks import alike, judge, look
+from formulon.core.identity.marks import alike, judge, look, without_ground
 from formulon.core.identity.pixels import dominant_colors, flat_colors
 from formulon.core.identity.readers.svg import draw
 
@@ -119,6 +119,15 @@ def test_symbol_wordmark_and_lock_up_are_told_apart() -> None:
     assert shape(disc, 50) == "symbol"
     assert shape(letters, 200) == "wordmark"
     assert shape(disc + letters, 200) == "full"
+
+
+def test_a_mark_on_an_even_ground_is_judged_without_it() -> None:
+    form = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 40" width="80" height="40">{}<path d="M4 36 20 4 70 30z" fill="#1B2147"/></svg>'
+    bare, on_white = draw(form.format(""), 80, 40), draw(form.format('<rect width="80" height="40" fill="#fff"/>'), 80, 40)
+    cut, ground = without_ground(on_white)
+    assert ground == (255, 255, 255) and judge(cut).meant_for == "light" and judge(on_white).meant_for == "dark"
+    assert alike(look(cut), look(bare))
+    assert without_ground(bare)[1] is None
 
 
 def test_light_marks_are_for_dark_grounds_and_copies_are_alike() -> None:

@@ -21,6 +21,8 @@ from formulon.core.identity.words import facts, rules
 MOST_PAGES = 60
 _NAME_REACH = 160.0  # points
 _MOST_FILLS = 24
+# Fonts that every reader of PDF has (ISO 32000-2, section 9.6.2.2): documents without fonts of their own are set in them.
+_EVERYWHERE = ("Helvetica", "Times", "Courier", "Symbol", "Zapf Dingbats", "Arial", "Times New Roman")
 
 
 def read(name: str, data: bytes) -> Reading:
@@ -180,7 +182,7 @@ def _fonts(fonts: dict[str, Counter[float]], characters: int, reading: Reading) 
             TypefaceSeen(
                 family=family, style=", ".join(sorted(filter(None, styles)))[:60], source="document", place="text",
                 use="headings" if mean >= 16 else "running text" if share > 0.4 else "", italic="Italic" in styles,
-                sizes=sorted(sizes, reverse=True)[:8], share=round(share, 4), count=count, sure=0.7,
+                sizes=sorted(sizes, reverse=True)[:8], share=round(share, 4), count=count, sure=0.3 if family in _EVERYWHERE else 0.7,
             )
         )  # fmt: skip
 

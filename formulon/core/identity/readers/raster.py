@@ -9,9 +9,9 @@ import numpy as np
 from PIL import Image, ImageOps, UnidentifiedImageError
 
 from formulon.core.errors import ReadError
-from formulon.core.identity.marks import judge, look
+from formulon.core.identity.marks import judge, look, without_ground
 from formulon.core.identity.pixels import Pixels, Share, dominant_colors, flat_colors, thumb
-from formulon.core.identity.sightings import ColorSeen, MarkSeen, PictureSeen, Reading, css_hex, title_of
+from formulon.core.identity.sightings import ColorSeen, ColorUse, MarkSeen, PictureSeen, Reading, css_hex, title_of
 
 MOST_PIXELS = 40_000_000
 FORMATS = ("PNG", "JPEG", "WEBP", "AVIF")
@@ -37,10 +37,12 @@ def read(name: str, data: bytes) -> Reading:
         reading.notes.append("The picture is entirely transparent.")
         return reading
     if flat:
+        cut, ground = without_ground(pixels) if transparent < 0.05 else (pixels, None)
         kind = "pixels" if exact is not None else "clusters of pixels"
         for share in shares:
-            reading.sightings.append(_color(share, kind, exact is None))
-        reading.sightings.append(_mark(name, pixels, size, transparent, exact is not None))
+            on_ground = ground is not None and max(abs(a - b) for a, b in zip(share.rgb, ground, strict=True)) <= 6
+            reading.sightings.append(_color(share, "ground of the picture" if on_ground else kind, exact is None, on_ground))
+        reading.sightings.append(_mark(name, cut, size, transparent))
     if not flat or transparent < 0.05:
         sure = 0.3 if flat else 0.9
         main = [css_hex(share.rgb) for share in shares[:5]]
@@ -125,15 +127,16 @@ def _covered(pixels: Pixels, shares: list[Share]) -> float:
     return float((nearest <= 10).mean())
 
 
-def _color(share: Share, place: str, approximate: bool) -> ColorSeen:
+def _color(share: Share, place: str, approximate: bool, ground: bool) -> ColorSeen:
     text = css_hex(share.rgb)
-    sure = 0.5 if approximate else 0.9
+    sure = 0.4 if ground else 0.5 if approximate else 0.9
+    use: ColorUse = "background" if ground else "drawn"
     return ColorSeen(
-        hex=text, value=text, use="drawn", place=place, share=round(share.share, 4), sure=sure, approximate=approximate
+        hex=text, value=text, use=use, place=place, share=round(share.share, 4), sure=sure, approximate=approximate
     )
 
 
-def _mark(name: str, pixels: Pixels, size: tuple[int, int], transparent: float, exact: bool) -> MarkSeen:
+def _mark(name: str, pixels: Pixels, size: tuple[int, int], transparent: float) -> MarkSeen:
     shape = judge(pixels, name)
     note = "This logo is made of pixels. Ask for it as SVG; until then the name is set as text."
     return MarkSeen(

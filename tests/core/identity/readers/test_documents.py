@@ -210,6 +210,8 @@ def test_markdown_text_and_docx_are_split_by_headings() -> None:
     markdown = "# About\n\nWe *make* [baskets](http://x.example).\n\n- one\n- two\n\n## Visit\n\nCome by.\n"
     found = [(one.heading, one.text) for one in seen(read_file("a.md", markdown.encode()), TextSeen)]
     assert found == [("About", "We make baskets.\none\ntwo"), ("Visit", "Come by.")]
+    (phone,) = seen(read_file("a.txt", b"Tel: 01632 960 233, open Tuesday to Saturday\n\nMore words\n"), WordSeen)
+    assert (phone.field, phone.text) == ("phone", "01632 960 233")
     plain = "About the workshop\n\nWe make baskets of willow that we cut ourselves, every winter.\n\nPhone: 01632 960174\n"
     reading = read_file("a.txt", plain.encode())
     assert [(one.heading, one.text) for one in seen(reading, TextSeen)] == [
