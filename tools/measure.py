@@ -261,7 +261,7 @@ def folder_files() -> list[tuple[str, bytes]]:
         )
         grain = Image.effect_noise((4000, 3000), 18).convert("RGB")
         file = io.BytesIO()
-        Image.blend(photo, grain, 0.35).save(file, "JPEG", quality=88)
+        Image.blend(photo, grain, 0.35).save(file, "JPEG", quality=80)
         files.append((f"photographs/IMG_{number}.jpg", file.getvalue()))
     return files
 

@@ -119,11 +119,18 @@ def test_a_bad_file_stops_no_other_and_is_told(page: Page, worker: None, tmp_pat
     (tmp_path / "broken.png").write_bytes(b"\x89PNG\r\n\x1a\nxx")
     (tmp_path / "empty.svg").write_bytes(b"")
     (tmp_path / "good.gpl").write_text("GIMP Palette\n 27  33  71 Night\n")
-    page.locator(".file-list input[type=file]").set_input_files(sorted(tmp_path.iterdir()))
+    page.locator(".file-list input[multiple]").set_input_files(sorted(tmp_path.iterdir()))
     expect(page.get_by_text("broken.png: the picture is broken or cut short")).to_be_visible()
     expect(page.get_by_text("empty.svg: the file is empty")).to_be_visible()
     expect(page.get_by_role("checkbox", name=re.compile("^Night, "))).to_be_visible()
     assert "\n".join(violations(page)) == ""
+    # A folder, picked whole: its files keep their paths.
+    folder = tmp_path / "handed over"
+    (folder / "palette").mkdir(parents=True)
+    (folder / "palette" / "second.gpl").write_text("GIMP Palette\n242 169  59 Lamp\n")
+    page.get_by_label("Add a folder").set_input_files(folder)
+    expect(page.get_by_role("checkbox", name=re.compile("^Lamp, "))).to_be_visible()
+    assert SourceFile.objects.filter(name="handed over/palette/second.gpl", state="read").exists()
     page.get_by_role("button", name="Take out empty.svg").click()
     expect(page.get_by_text("empty.svg: the file is empty")).to_have_count(0)
 
@@ -132,7 +139,7 @@ def test_reading_is_cancelled_and_taken_up_again(page: Page, transactional_db: N
     """Without a worker, files wait; cancelled, they are offered again."""
     new_brand(page, "Hilltop")
     page.get_by_role("tab", name="Files").click()
-    page.locator(".file-list input[type=file]").set_input_files([FOLDER / "palette" / "quillmoor.gpl"])
+    page.locator(".file-list input[multiple]").set_input_files([FOLDER / "palette" / "quillmoor.gpl"])
     expect(page.get_by_text("Waiting for the reader")).to_be_visible()
     page.get_by_role("button", name="Cancel reading").click()
     expect(page.get_by_role("button", name="Read the 1 left")).to_be_visible()

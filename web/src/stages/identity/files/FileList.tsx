@@ -31,6 +31,19 @@ export function FileList({ sources, intake, disabled }: FileListProps) {
         <span>{intake.sending ? `Sending ${intake.sending} files…` : 'Add files'}</span>
         <span className="soft">or drop a folder or a ZIP anywhere here</span>
       </label>
+      <label className="add-folder link">
+        <input
+          type="file"
+          {...{ webkitdirectory: '' }}
+          disabled={disabled || intake.sending > 0}
+          onChange={(event) => {
+            const picked = pickedFiles(event.target.files).filter((one) => !one.path.includes('/.'));
+            void intake.add(picked);
+            event.target.value = '';
+          }}
+        />
+        Add a folder
+      </label>
       <div role="status" className="progress-line">
         {busy && (
           <>
