@@ -19,11 +19,12 @@ _LOSSY = ("JPEG", "AVIF")
 # Photographs have hundreds of colours and no even areas; few clusters that cover nearly all speak for a mark.
 _FLAT_SHARE = 0.93
 _EXACT_SIDE = 1600
+_LOOK_SIDE = 800  # what colours and kind of a photograph are told from
 
 
 def read(name: str, data: bytes) -> Reading:
     """Raises ReadError where the picture is broken, or too large to be drawn."""
-    picture, form, size = _open(name, data)
+    picture, form, size = _open(name, data, _LOOK_SIDE)
     pixels = np.asarray(picture)
     lossy = form in _LOSSY or (form == "WEBP" and b"VP8 " in data[:64])
     exact = None if lossy else flat_colors(pixels)
@@ -61,7 +62,7 @@ def read(name: str, data: bytes) -> Reading:
     return reading
 
 
-def _open(name: str, data: bytes) -> tuple[Image.Image, str, tuple[int, int]]:
+def _open(name: str, data: bytes, side: int) -> tuple[Image.Image, str, tuple[int, int]]:
     try:
         with warnings.catch_warnings():
             warnings.simplefilter("ignore")
@@ -73,7 +74,7 @@ def _open(name: str, data: bytes) -> tuple[Image.Image, str, tuple[int, int]]:
                     " million: make it smaller."
                 )
             if form == "JPEG":
-                opened.draft("RGB", (_EXACT_SIDE, _EXACT_SIDE))
+                opened.draft("RGB", (side, side))  # JPEG alone: decoded at half or a quarter of its size, not below this
             turned = ImageOps.exif_transpose(opened)
             if turned.size != opened.size and size[0] != size[1]:
                 size = size[1], size[0]
@@ -150,7 +151,7 @@ WIDTHS = (480, 960, 1600)
 
 def renditions(name: str, data: bytes) -> dict[str, object]:
     """A photograph encoded anew in sizes for pages, none larger than itself. Raises ReadError."""
-    picture, _, size = _open(name, data)
+    picture, _, size = _open(name, data, WIDTHS[-1])
     made = []
     for width in [one for one in WIDTHS if one < picture.width] or [picture.width]:
         height = max(1, round(picture.height * width / picture.width))
