@@ -4,11 +4,16 @@ import json
 from pathlib import Path
 
 import pytest
+from hypothesis import HealthCheck, settings
 
 from formulon.core.identity.svg import rebuild
 from formulon.core.site.model import Asset, Site
 from formulon.core.site.planner import plan
 from formulon.core.system.identity import Identity
+
+# A deadline, and the check for slow data, would measure the machine; speed is ./bench's.
+settings.register_profile("formulon", deadline=None, suppress_health_check=[HealthCheck.too_slow])
+settings.load_profile("formulon")
 
 DATA = Path(__file__).resolve().parent / "data"
 DEMO = Path(__file__).resolve().parent.parent / "demo" / "quillmoor"

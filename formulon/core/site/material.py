@@ -13,6 +13,18 @@ def words_of(text: str) -> set[str]:
     return {word.removesuffix("s") for word in re.findall(r"[^\W\d_]{2,}", text.casefold())} - _EMPTY
 
 
+# Names that share no more than half of their words mean two things: “Visit” is not “School visits”.
+NEAR = 0.5
+
+
+def nearness(first: str, second: str) -> float:
+    """How much of their words two names share, 0–1; 1 where they are written alike."""
+    if " ".join(first.casefold().split()) == " ".join(second.casefold().split()):
+        return 1.0
+    one, other = words_of(first), words_of(second)
+    return len(one & other) / len(one | other) if one | other else 0.0
+
+
 def page_id(name: str) -> str:
     """The id, and file name, of a page by its name."""
     return slug(name, "page")
@@ -38,32 +50,21 @@ class Material:
 
     def about(self, name: str) -> ClientText | None:
         """The text whose heading says most nearly what the name says; taken, so that it is not placed twice."""
-        wanted = words_of(name)
-        scored = [
-            (len(wanted & words_of(text.heading)) / max(1, len(wanted | words_of(text.heading))), -index)
-            for index, text in enumerate(self.texts)
-        ]
-        if not scored or max(scored)[0] < 0.5:
+        best = max(range(len(self.texts)), key=lambda index: (nearness(name, self.texts[index].heading), -index), default=-1)
+        if best < 0 or nearness(name, self.texts[best].heading) <= NEAR:
+            return None
+        self.used.add(best)
+        return self.texts[best]
+
+    def take(self, *names: str) -> ClientText | None:
+        """The text for a page or section of one of these names, not yet taken."""
+        left = [index for index in range(len(self.texts)) if index not in self.used]
+        scored = [(nearness(name, self.texts[index].heading), -index) for name in names for index in left]
+        if not scored or max(scored)[0] <= NEAR:
             return None
         index = -max(scored)[1]
         self.used.add(index)
         return self.texts[index]
-
-    def take(self, *names: str) -> ClientText | None:
-        """The text for a page or section of one of these names."""
-        for name in names:
-            key = " ".join(name.casefold().split())
-            for index, text in enumerate(self.texts):
-                if index not in self.used and " ".join(text.heading.casefold().split()) == key:
-                    self.used.add(index)
-                    return text
-        for name in names:
-            wanted = words_of(name)
-            for index, text in enumerate(self.texts):
-                if index not in self.used and wanted and wanted <= words_of(text.heading):
-                    self.used.add(index)
-                    return text
-        return None
 
     def left(self) -> list[ClientText]:
         return [text for index, text in enumerate(self.texts) if index not in self.used]

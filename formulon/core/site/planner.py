@@ -4,7 +4,7 @@ import hashlib
 import re
 from typing import Any
 
-from formulon.core.site.material import Material, chosen_pictures, page_id, words_of
+from formulon.core.site.material import NEAR, Material, chosen_pictures, nearness, page_id, words_of
 from formulon.core.site.model import Asset, Frame, Page, Section, Site, placeholder
 from formulon.core.site.pictures import KINDS
 from formulon.core.site.writer import BriefWriter, Writer, first_clause, shorten
@@ -134,7 +134,7 @@ class _Plan:
     def wanted(self, name: str) -> Page:
         """A page that the brief wants, out of the client's own texts; what they do not say is a marked gap."""
         found = self.material.take(name)
-        offer = next((one for one in self.identity.offers if words_of(one.name) & words_of(name)), None)
+        offer = next((one for one in self.identity.offers if nearness(one.name, name) > NEAR), None)
         text = found.text if found else offer.text if offer else ""
         first, _, rest = text.partition("\n")
         hero = {"heading": found.heading if found and found.heading else name, "text": shorten(first, 400)}

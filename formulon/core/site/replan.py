@@ -115,7 +115,7 @@ def differences(before: Bodies, after: Bodies) -> list[Difference]:
 
 def _page_differences(title: str, old: Body, new: Body) -> list[Difference]:
     found = [
-        Difference(title, "", key, str(old.get(key, "")), str(new.get(key, "")))
+        Difference(title, "", key, _words(old.get(key)), _words(new.get(key)))
         for key in ("name", "title", "description", "order")
         if old.get(key) != new.get(key)
     ]

@@ -78,7 +78,7 @@ def test_rebuilding_is_stable() -> None:
     assert rebuild(once.encode(), "a.svg").svg == once
 
 
-@settings(max_examples=300, deadline=None)
+@settings(max_examples=300)
 @given(st.data())
 def test_mutated_files_never_crash_the_reader(data: st.DataObject) -> None:
     """A flipped, cut or doubled file is either rebuilt or refused in words."""

@@ -49,6 +49,13 @@ def test_own_texts_stand_where_they_belong_and_each_once() -> None:
     assert whole.count("Built by a surveyor.") == whole.count("Turn off at the mill.") == whole.count("The same sky") == 1
 
 
+def test_a_page_takes_no_text_of_another_thing() -> None:
+    """“Visit” and “School visits” share a word and mean two things."""
+    site = plan(identity(pages=["Visit"], texts=[{"heading": "School visits", "text": "Mornings in term time."}]))
+    assert "[[What visitors should know about: Visit]]" in words(site, "visit")
+    assert "Mornings in term time." in words(site, "offer")
+
+
 def test_a_wanted_page_without_material_is_a_marked_gap() -> None:
     site = plan(identity(pages=["Programme", "About", "Programme"]))
     assert [page.id for page in site.pages] == ["home", "about", "offer", "programme", "contact"]
@@ -106,6 +113,8 @@ def test_what_nobody_touched_follows_and_what_was_edited_stays() -> None:
     assert "page:visit" in made and made["frame"]["order"] == ["home", "about", "offer", "visit", "contact"]
     assert made["frame"]["footer"]["content"]["text"] == "Look higher."
     shown = {(one.page, one.section, one.slot) for one in differences(mine, made)}
+    order = next(one for one in differences(mine, made) if one.slot == "order")
+    assert order.after == "home · about · offer · visit · contact"
     assert ("Home", "hero", "text") in shown and ("Visit", "", "") in shown and ("Home", "hero", "heading") not in shown
 
 

@@ -26,7 +26,7 @@ def conflicted(system: System) -> set[tuple[str, str]]:
     return {(conflict.ground, conflict.ink) for conflict in system.conflicts}
 
 
-@settings(max_examples=120, deadline=None)
+@settings(max_examples=120)
 @given(BRANDS, st.sampled_from(["AA", "AAA"]))
 def test_any_brand(colors: list[tuple[int, int, int]], policy: str) -> None:
     identity = identity_of(colors)
@@ -47,7 +47,7 @@ def test_any_brand(colors: list[tuple[int, int, int]], policy: str) -> None:
     assert system.to_json() == resolve(identity, Choices(policy=policy)).to_json()
 
 
-@settings(max_examples=80, deadline=None)
+@settings(max_examples=80)
 @given(BRANDS)
 def test_at_aa_nothing_is_unmet_without_choices(colors: list[tuple[int, int, int]]) -> None:
     """Black or white reaches 4.58:1 on every ground, so AA can always be met."""
@@ -56,7 +56,7 @@ def test_at_aa_nothing_is_unmet_without_choices(colors: list[tuple[int, int, int
     assert all(pair.passes for pair in system.pairs)
 
 
-@settings(max_examples=80, deadline=None)
+@settings(max_examples=80)
 @given(BRANDS)
 def test_black_and_white_only_where_no_step_passes(colors: list[tuple[int, int, int]]) -> None:
     system = resolve(identity_of(colors))
