@@ -20,7 +20,6 @@ _SIDE = 320
 _FULL = 0.98
 _PICTURE_PAINTS = 4
 _TEXT = ("text", "tspan", "textPath")
-_PAINTS = ("fill", "stroke", "stop-color", "color")
 
 
 def read(name: str, data: bytes) -> Reading:
