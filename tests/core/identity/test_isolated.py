@@ -5,6 +5,7 @@ import os
 import random
 import socket
 import time
+import zipfile
 from collections.abc import Iterator
 from concurrent.futures import ThreadPoolExecutor
 from contextlib import suppress
@@ -86,7 +87,11 @@ def samples() -> dict[str, bytes]:
     document.add_heading("Words", 1)
     file = io.BytesIO()
     document.save(file)
+    package = io.BytesIO()
+    with zipfile.ZipFile(package, "w", zipfile.ZIP_DEFLATED) as archive:
+        archive.writestr("site/s.css", "a { color: #1B2147 }")
     made |= {
+        "a.zip": package.getvalue(),
         "a.docx": file.getvalue(),
         "a.woff2": family("figtree").file("latin-ext").read_bytes(),
         "a.json": b'{"c":{"$type":"color","a":{"$value":{"colorSpace":"oklch","components":[0.5,0.1,20]}},"b":{"$value":"{c.a}"}}}',
