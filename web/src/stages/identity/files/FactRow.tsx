@@ -49,7 +49,7 @@ export function FactRow({ fact, marked, disabled, mark, keys, decide }: FactRowP
           )}
           {!several && fact.group !== 'texts' && (
             <span className={fact.group === 'colors' ? 'mono' : undefined}>
-              {fact.group === 'colors' && !locked ? (
+              {(fact.group === 'colors' || fact.group === 'words') && !locked ? (
                 <Editable
                   label={`Value of ${fact.label}`}
                   quietLabel

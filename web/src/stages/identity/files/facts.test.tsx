@@ -96,6 +96,17 @@ describe('facts', () => {
     expect(vi.mocked(tool.decide).mock.calls[0]?.[0][0]?.action).toBe('unlock');
   });
 
+  it('takes a correction in words', () => {
+    const tool = intake();
+    const line = fact('word-strapline', 'Strapline', ['Look up.'], { group: 'words' });
+    const all = sources([line], { groups: [{ id: 'words', label: 'Words' }] });
+    render(<FactList sources={all} intake={tool} disabled={false} />);
+    const field = screen.getByLabelText('Value of Strapline');
+    fireEvent.change(field, { target: { value: 'Look higher.' } });
+    fireEvent.blur(field);
+    expect(vi.mocked(tool.decide).mock.calls[0]?.[0][0]).toMatchObject({ action: 'accept', values: ['Look higher.'] });
+  });
+
   it('marks the surest only', () => {
     render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} />);
     fireEvent.click(screen.getByRole('button', { name: 'Mark the 1 surest' }));
