@@ -12,7 +12,8 @@ from formulon.core.site.planner import plan
 from formulon.core.system.identity import Identity
 
 # A deadline, and the check for slow data, would measure the machine; speed is ./bench's.
-settings.register_profile("formulon", deadline=None, suppress_health_check=[HealthCheck.too_slow])
+# The same examples on every machine: a change is judged by what it changes, not by luck.
+settings.register_profile("formulon", deadline=None, derandomize=True, suppress_health_check=[HealthCheck.too_slow])
 settings.load_profile("formulon")
 
 DATA = Path(__file__).resolve().parent / "data"

@@ -117,6 +117,11 @@ SPECTACULAR_SETTINGS = {
     "SERVE_INCLUDE_SCHEMA": False,
     "OAS_VERSION": "3.1.0",
     "COMPONENT_SPLIT_REQUEST": True,
+    "ENUM_NAME_OVERRIDES": {
+        "SchemeEnum": ["light", "dark"],
+        "SchemesOfPagesEnum": ["light", "dark", "both"],
+        "SectionGroundEnum": ["paper", "tint", "brand", "accent", "deep"],
+    },
 }
 LOGGING = {
     "version": 1,

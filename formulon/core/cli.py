@@ -19,6 +19,7 @@ from formulon.core.color.parse import parse_color
 from formulon.core.errors import FormulonError, SiteError
 from formulon.core.formats.documents import load_choices, load_identity, load_site
 from formulon.core.formats.schemas import schemas
+from formulon.core.formats.system_files import FORMS
 from formulon.core.identity.brief import missing
 from formulon.core.identity.decide import suggested
 from formulon.core.identity.evidence import Fact
@@ -28,7 +29,6 @@ from formulon.core.identity.reading import decode
 from formulon.core.identity.sightings import Reading
 from formulon.core.site.model import Site
 from formulon.core.site.render import render
-from formulon.core.system.css import properties_css
 from formulon.core.system.resolve import resolve
 
 F = TypeVar("F", bound=Callable[..., Any])
@@ -98,16 +98,13 @@ def contrast(first: str, second: str, form: str) -> None:
 @main.command(name="resolve")
 @click.argument("identity")
 @click.option("--choices", default=None, help="A CHOICES.json.")
-@click.option("--format", "form", type=click.Choice(["json", "css"]), default="json")
+@click.option("--format", "form", type=click.Choice(sorted(FORMS)), default="json")
 @_plain_errors
 def resolve_command(identity: str, choices: str | None, form: str) -> None:
     """The style system of IDENTITY.json."""
     chosen = load_choices(_read(choices), choices) if choices else None
-    system = resolve(load_identity(_read(identity), identity), chosen)
-    if form == "css":
-        click.echo(properties_css(system), nl=False)
-    else:
-        _print(system.to_json())
+    brand = load_identity(_read(identity), identity)
+    click.echo(FORMS[form].write(resolve(brand, chosen), brand.name), nl=False)
 
 
 @main.command()

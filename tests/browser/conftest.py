@@ -106,3 +106,12 @@ def violations(page: Page) -> list[str]:
         ".then(r => r.violations.map(v => `${v.id}: ${v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join(' | ')}`))"
     )
     return list(found)
+
+
+@pytest.fixture
+def loud_page(chromium: Browser, studio: str, designer: User):  # type: ignore[no-untyped-def]
+    """Signed in, where refused requests stand in the console on purpose."""
+    page, _ = open_page(chromium)
+    sign_in(page, studio)
+    yield page
+    page.context.close()

@@ -81,7 +81,7 @@ def test_by_keyboard_alone(chromium: Browser, studio: str, designer: object) -> 
 
     # 4: a wire by Enter and Enter, and the radius by arrows.
     go(page, "2 System")
-    tab_to(page, "Willow #9DB63C")
+    tab_to(page, r"\| Willow #9DB63C \| button")
     page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name="Lead Willow to a ground, an ink or a button")).to_be_visible()
     tab_to(page, "^Link on paper: Link")

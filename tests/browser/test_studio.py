@@ -3,7 +3,6 @@
 import re
 from pathlib import Path
 
-import pytest
 from django.contrib.auth.models import User
 from playwright.sync_api import Browser, Page, expect
 
@@ -18,15 +17,6 @@ STAGES = {
     "Preflight": "main.stage-preflight h2",
     "Release": "main.stage-release #release-title",
 }
-
-
-@pytest.fixture
-def loud_page(chromium: Browser, studio: str, designer: User):  # type: ignore[no-untyped-def]
-    """Signed in, where refused requests stand in the console on purpose."""
-    page, _ = open_page(chromium)
-    sign_in(page, studio)
-    yield page
-    page.context.close()
 
 
 def open_demo(page: Page) -> None:

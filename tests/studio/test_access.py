@@ -28,6 +28,10 @@ PATHS = [
     ("post", "/facts"),
     ("post", "/questions"),
     ("get", "/identity/json"),
+    ("get", "/system/tokens"),
+    ("get", "/reach"),
+    ("get", "/effect"),
+    ("post", "/effect"),
     ("get", "/pictures/moon-480.webp"),
 ]
 
@@ -40,7 +44,7 @@ def test_the_list_of_paths_is_whole() -> None:
 
 def _pattern(path: str) -> str:
     parts = {"/home/": "/<slug:page_id>/", "/1/": "/<int:number>/", "/7": "/<int:file_id>"}
-    parts |= {"/identity/json": "/identity/<slug:form>", "moon-480.webp": "<str:name>"}
+    parts |= {"/identity/json": "/identity/<slug:form>", "/system/tokens": "/system/<slug:form>", "moon-480.webp": "<str:name>"}
     for example, pattern in parts.items():
         path = path.replace(example, pattern)
     return path

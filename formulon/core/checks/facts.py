@@ -29,6 +29,8 @@ class TextRun:
     lines: dict[int, int] = field(default_factory=dict)
     unknown_glyphs: str = ""
     placeholder: bool = False  # some of it is still to be written
+    scheme: str = "light"
+    policy: str = "AA"  # the level that the site is held to
 
 
 @dataclass(frozen=True, slots=True)

@@ -50,7 +50,7 @@ class _Prediction:
     def header(self, page: Page) -> Iterator[Fact]:
         section = self.site.frame.header
         yield from self.links(page, section, [p.name for p in self.site.menu()], across=True)
-        chosen = self.system.marks[section.ground].mark
+        chosen = self.system.mark(section.ground).mark
         mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
         if mark:
             width, height = mark_size(mark)
@@ -65,16 +65,16 @@ class _Prediction:
 
     def name(self, page: Page, section: Section) -> Iterator[Fact]:
         """The brand's name in type, where it has no mark for a section's ground."""
-        if self.system.marks[section.ground].mark is None:
+        if self.system.mark(section.ground).mark is None:
             place = Place(page.id, section.id, "mark")
-            yield self.run(place, self.site.identity.name, "span", "h3", section.ground, "heading")
+            yield from self.runs(place, self.site.identity.name, "span", "h3", section.ground, "heading")
 
     def links(self, page: Page, section: Section, names: list[str], across: bool) -> Iterator[Fact]:
         """The links of navigation and footer, in the body ink at the size of labels."""
         step = self.system.steps["label"]
         for index, name in enumerate(names):
             place = Place(page.id, section.id, f"links/{index}")
-            yield self.run(place, name, "a", "label", section.ground, "body")
+            yield from self.runs(place, name, "a", "label", section.ground, "body")
             sizes = {}
             for width, size in self.sizes["label"].items():
                 height = size * (step.line_height + 2 * self.link_padding)
@@ -90,14 +90,14 @@ class _Prediction:
             place = Place(page.id, section.id, path)
             if slot.type == "text":
                 yield Words(place, slot.label, value)
-                yield self.text(place, section, slot, value, ground)
+                yield from self.text(place, section, slot, value, ground)
             elif slot.type == "action":
                 yield Words(place, slot.label, value["label"])
                 yield from self.action(place, slot, value, ground)
             elif slot.type == "picture":
                 yield self.picture(place, value)
 
-    def text(self, place: Place, section: Section, slot: Slot, value: str, ground: str) -> TextRun:
+    def text(self, place: Place, section: Section, slot: Slot, value: str, ground: str) -> Iterator[TextRun]:
         layout = section.catalogue.layouts[section.layout]
         name = layout.steps.get(place.slot, slot.step)
         step = self.system.steps[name]
@@ -110,24 +110,26 @@ class _Prediction:
                 line_count(step.family, step.weight, part, size, room, step.tracking, self.site.identity.language)
                 for part in shown.split("\n")
             )
-        run = self.run(place, shown, slot.tag, name, ground, slot.ink, lines)
-        return replace(run, placeholder=True) if shown != value else run
+        for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, lines):
+            yield replace(run, placeholder=True) if shown != value else run
 
-    def run(
+    def runs(
         self, place: Place, text: str, tag: str, step: str, ground: str, ink: str, lines: dict[int, int] | None = None
-    ) -> TextRun:
-        set_in = self.system.steps[step]
+    ) -> Iterator[TextRun]:
+        """The text as drawn, once for each scheme."""
+        set_in, unknown = self.system.steps[step], missing(self.system.steps[step].family, text)
         behind = f"{ink.replace('/label/', '/fill/')}" if "/label/" in ink else "background"
-        return TextRun(
-            place, text, tag, step, ground, ink,
-            self.system.css(f"ground/{ground}/{ink}"), self.system.css(f"ground/{ground}/{behind}"),
-            set_in.weight, self.sizes[step], lines or {}, missing(set_in.family, text),
-        )  # fmt: skip
+        for scheme in self.system.schemes:
+            yield TextRun(
+                place, text, tag, step, ground, ink,
+                self.system.css(f"ground/{ground}/{ink}", scheme), self.system.css(f"ground/{ground}/{behind}", scheme),
+                set_in.weight, self.sizes[step], lines or {}, unknown, scheme=scheme, policy=self.site.choices.policy,
+            )  # fmt: skip
 
     def action(self, place: Place, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
         label, to = value["label"], value["to"]
         for state in _STATES:
-            yield self.run(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
+            yield from self.runs(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
         step = self.system.steps["label"]
         sizes = {}
         inline, block = (0.0, self.link_padding) if slot.variant == "text" else self.button_padding

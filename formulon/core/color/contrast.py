@@ -1,6 +1,7 @@
 """WCAG relative luminance and contrast ratio, literally as the standard writes them."""
 
 import math
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import ArrayLike
@@ -18,6 +19,7 @@ def _channel(value: int) -> float:
 _LINEAR = [_channel(value) for value in range(256)]
 
 
+@lru_cache(maxsize=16384)
 def relative_luminance(rgb: RGB) -> float:
     """Relative luminance, 0–1, of an eight-bit sRGB colour. Source: WCAG 2.2, definition of relative luminance."""
     return 0.2126 * _LINEAR[rgb[0]] + 0.7152 * _LINEAR[rgb[1]] + 0.0722 * _LINEAR[rgb[2]]

@@ -1,15 +1,20 @@
 """Colour difference. CIELAB under D65, the white of sRGB."""
 
 import math
+from functools import lru_cache
+
+import numpy as np
+from numpy.typing import ArrayLike
 
 from formulon.core.color.contrast import _LINEAR
-from formulon.core.color.srgb import RGB
+from formulon.core.color.srgb import RGB, Floats, to_linear_wcag
 
 Lab = tuple[float, float, float]
 
 _WHITE = (0.95047, 1.0, 1.08883)  # D65, 2°, CIE 15
 
 
+@lru_cache(maxsize=16384)
 def rgb_to_lab(rgb: RGB) -> Lab:
     """CIELAB (L 0–100), D65, of an eight-bit sRGB colour. Sources: IEC 61966-2-1 (matrix), CIE 15 (CIELAB)."""
     r, g, b = (_LINEAR[value] for value in rgb)
@@ -66,6 +71,51 @@ def delta_e_2000(first: Lab, second: Lab) -> float:
     return math.sqrt((dl / s_l) ** 2 + (dc / s_c) ** 2 + (big_dh / s_h) ** 2 + r_t * (dc / s_c) * (big_dh / s_h))
 
 
+@lru_cache(maxsize=32768)
 def difference(a: RGB, b: RGB) -> float:
     """ΔE2000 of two eight-bit sRGB colours."""
     return delta_e_2000(rgb_to_lab(a), rgb_to_lab(b))
+
+
+_TO_XYZ = np.array([[0.4124564, 0.3575761, 0.1804375], [0.2126729, 0.7151522, 0.0721750], [0.0193339, 0.1191920, 0.9503041]])
+
+
+def labs(rgb8: ArrayLike) -> Floats:
+    """CIELAB, D65, of sRGB colours of 0–255, shape (..., 3); fractions are allowed."""
+    t = to_linear_wcag(rgb8) @ _TO_XYZ.T / np.array(_WHITE)
+    f = np.where(t > 216 / 24389, np.cbrt(t), (24389 / 27 * t + 16) / 116)
+    return np.stack([116 * f[..., 1] - 16, 500 * (f[..., 0] - f[..., 1]), 200 * (f[..., 1] - f[..., 2])], axis=-1)
+
+
+def differences(first: Floats, second: Floats) -> Floats:
+    """ΔE2000 of CIELAB arrays of shapes (..., 3) that broadcast; the formula of `delta_e_2000`, on arrays."""
+    l1, a1, b1 = np.moveaxis(first, -1, 0)
+    l2, a2, b2 = np.moveaxis(second, -1, 0)
+    c_mean7 = ((np.hypot(a1, b1) + np.hypot(a2, b2)) / 2) ** 7
+    g = 1 + 0.5 * (1 - np.sqrt(c_mean7 / (c_mean7 + 25.0**7)))
+    a1, a2 = g * a1, g * a2
+    c1, c2 = np.hypot(a1, b1), np.hypot(a2, b2)
+    h1, h2 = np.degrees(np.arctan2(b1, a1)) % 360, np.degrees(np.arctan2(b2, a2)) % 360
+    grey = c1 * c2 == 0
+    dl, dc = l2 - l1, c2 - c1
+    dh = (h2 - h1 + 180) % 360 - 180
+    dh = np.where((dh == -180) & (h2 > h1), 180.0, dh)
+    big_dh = np.where(grey, 0.0, 2 * np.sqrt(c1 * c2) * np.sin(np.radians(dh) / 2))
+    l_mean, c_mean, total = (l1 + l2) / 2, (c1 + c2) / 2, h1 + h2
+    h_mean = np.where(np.abs(h1 - h2) <= 180, total / 2, np.where(total < 360, total + 360, total - 360) / 2)
+    h_mean = np.where(grey, total, h_mean)
+    t = (
+        1
+        - 0.17 * np.cos(np.radians(h_mean - 30))
+        + 0.24 * np.cos(np.radians(2 * h_mean))
+        + 0.32 * np.cos(np.radians(3 * h_mean + 6))
+        - 0.20 * np.cos(np.radians(4 * h_mean - 63))
+    )
+    rotation = 60 * np.exp(-(((h_mean - 275) / 25) ** 2))
+    c7 = c_mean**7
+    r_t = -2 * np.sqrt(c7 / (c7 + 25.0**7)) * np.sin(np.radians(rotation))
+    away = (l_mean - 50) ** 2
+    light = dl / (1 + 0.015 * away / np.sqrt(20 + away))
+    chroma = dc / (1 + 0.045 * c_mean)
+    hue = big_dh / (1 + 0.015 * c_mean * t)
+    return np.asarray(np.sqrt(np.maximum(light**2 + chroma**2 + hue**2 + r_t * chroma * hue, 0)))

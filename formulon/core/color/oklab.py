@@ -62,15 +62,15 @@ def oklch_to_rgb(lch: ArrayLike) -> list[RGB]:
     and hue (the approach of CSS Color 4, section 13.2, by plain bisection without the local clip)."""
     lch = np.atleast_2d(np.asarray(lch, dtype=np.float64)).copy()
     lch[:, 0] = np.clip(lch[:, 0], 0, 1)
-    low, high = np.zeros(len(lch)), lch[:, 1].copy()
-    outside = ~_in_gamut(oklab_to_linear(oklch_to_oklab(lch)))
-    if outside.any():
+    outside = np.flatnonzero(~_in_gamut(oklab_to_linear(oklch_to_oklab(lch))))
+    if outside.size:
+        part = lch[outside]
+        low, high = np.zeros(len(part)), part[:, 1].copy()
         for _ in range(14):
             middle = (low + high) / 2
-            trial = np.stack([lch[:, 0], middle, lch[:, 2]], axis=-1)
-            fits = _in_gamut(oklab_to_linear(oklch_to_oklab(trial)))
+            fits = _in_gamut(oklab_to_linear(oklch_to_oklab(np.stack([part[:, 0], middle, part[:, 2]], axis=-1))))
             low, high = np.where(fits, middle, low), np.where(fits, high, middle)
-        lch[outside, 1] = low[outside]
+        lch[outside, 1] = low
     rgb = np.rint(np.clip(from_linear(oklab_to_linear(oklch_to_oklab(lch))), 0, 1) * 255).astype(int)
     return [(int(r), int(g), int(b)) for r, g, b in rgb]
 

@@ -1,9 +1,11 @@
 """OKLab and OKLCH of single colours in plain floats, where arrays of one would cost more than the arithmetic.
 
-The same formulas as oklab.py, from the same matrices; a test holds the two together.
+The same formulas as oklab.py, from the same matrices; a test holds the two together. Results are kept, since a
+resolution asks for the same few colours again and again.
 """
 
 import math
+from functools import lru_cache
 
 from formulon.core.color.contrast import _LINEAR
 from formulon.core.color.oklab import _LAB_TO_LMS, _LMS_TO_LAB, _LMS_TO_RGB, _RGB_TO_LMS
@@ -21,6 +23,7 @@ def _times(matrix: tuple[tuple[float, ...], ...], v: Triple) -> Triple:
     return a * x + b * y + c * z, d * x + e * y + f * z, g * x + h * y + i * z
 
 
+@lru_cache(maxsize=16384)
 def oklab(rgb: RGB) -> Triple:
     """OKLab of an eight-bit sRGB colour."""
     long, medium, short = _times(_A, (_LINEAR[rgb[0]], _LINEAR[rgb[1]], _LINEAR[rgb[2]]))
@@ -55,6 +58,14 @@ def rgb_of(lightness: float, chroma: float, hue: float) -> RGB:
     return r, g, b
 
 
+def clipped(lightness: float, chroma: float, hue: float) -> RGB:
+    """Eight-bit sRGB of an OKLCH colour with each channel clipped: nearer than chroma reduction for small steps."""
+    cos, sin = math.cos(math.radians(hue)), math.sin(math.radians(hue))
+    r, g, b = (_encode(value) for value in _linear(lightness, chroma, cos, sin))
+    return r, g, b
+
+
+@lru_cache(maxsize=16384)
 def mixed(a: RGB, b: RGB, share: float) -> RGB:
     """`share` of b mixed into a, in OKLab, brought into sRGB."""
     first, second = oklab(a), oklab(b)

@@ -4,6 +4,7 @@ Arrays have shape (..., 3). Eight-bit values are integers 0–255, fractional va
 """
 
 import re
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -23,6 +24,7 @@ def from_hex(text: str) -> RGB:
     return number >> 16, number >> 8 & 255, number & 255
 
 
+@lru_cache(maxsize=16384)
 def to_hex(rgb: RGB) -> str:
     """`#rrggbb`, lower case."""
     return f"#{rgb[0]:02x}{rgb[1]:02x}{rgb[2]:02x}"

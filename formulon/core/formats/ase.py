@@ -2,7 +2,9 @@
 
 import re
 import struct
+from collections.abc import Iterable, Mapping
 
+from formulon.core.color.srgb import RGB
 from formulon.core.system.identity import BrandColor, Identity
 
 _GROUP_START, _GROUP_END, _COLOR = 0xC001, 0xC002, 0x0001
@@ -13,15 +15,7 @@ def write(identity: Identity) -> bytes:
     """Every colour as RGB, and once more as CMYK where the brand states one."""
     blocks = [_block(_GROUP_START, _name(identity.name))]
     for color in identity.colors:
-        blocks.append(
-            _block(
-                _COLOR,
-                _name(color.name)
-                + b"RGB "
-                + struct.pack(">3f", *(v / 255 for v in color.parsed.rgb))
-                + struct.pack(">H", _GLOBAL),
-            )
-        )
+        blocks.append(_rgb(color.name, color.parsed.rgb))
         inks = _cmyk(color)
         if inks:
             spot = any(text.startswith("spot ") for text in color.print)
@@ -30,7 +24,23 @@ def write(identity: Identity) -> bytes:
                 _block(_COLOR, _name(f"{color.name} print") + b"CMYK" + struct.pack(">4f", *inks) + struct.pack(">H", kind))
             )
     blocks.append(_block(_GROUP_END, b""))
+    return _file(blocks)
+
+
+def write_groups(groups: Mapping[str, Iterable[tuple[str, RGB]]]) -> bytes:
+    """Groups of colours by their names."""
+    blocks = []
+    for title, colors in groups.items():
+        blocks += [_block(_GROUP_START, _name(title)), *(_rgb(name, rgb) for name, rgb in colors), _block(_GROUP_END, b"")]
+    return _file(blocks)
+
+
+def _file(blocks: list[bytes]) -> bytes:
     return b"ASEF" + struct.pack(">HHI", 1, 0, len(blocks)) + b"".join(blocks)
+
+
+def _rgb(name: str, rgb: RGB) -> bytes:
+    return _block(_COLOR, _name(name) + b"RGB " + struct.pack(">3f", *(v / 255 for v in rgb)) + struct.pack(">H", _GLOBAL))
 
 
 def _name(text: str) -> bytes:

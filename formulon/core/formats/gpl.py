@@ -1,14 +1,21 @@
 """The .gpl palette: a text file with red, green, blue and a name a line."""
 
+from collections.abc import Iterable
+
+from formulon.core.color.srgb import RGB
 from formulon.core.system.identity import Identity
 
 
 def write(identity: Identity) -> bytes:
-    """The colours in eight bits with their names."""
-    lines = ["GIMP Palette", f"Name: {_line(identity.name)}", "Columns: 4", "#"]
-    for color in identity.colors:
-        r, g, b = color.parsed.rgb
-        lines.append(f"{r:3d} {g:3d} {b:3d}\t{_line(color.name)}")
+    """An identity's colours."""
+    return write_colors(identity.name, [(color.name, color.parsed.rgb) for color in identity.colors])
+
+
+def write_colors(title: str, colors: Iterable[tuple[str, RGB]]) -> bytes:
+    """Colours in eight bits with their names."""
+    lines = ["GIMP Palette", f"Name: {_line(title)}", "Columns: 4", "#"]
+    for name, (r, g, b) in colors:
+        lines.append(f"{r:3d} {g:3d} {b:3d}\t{_line(name)}")
     return ("\n".join(lines) + "\n").encode()
 
 

@@ -1,12 +1,13 @@
 """An identity's colours, typefaces and measures as CSS custom properties."""
 
+from formulon.core.formats.scss import comment
 from formulon.core.system.identity import Identity, slug
 from formulon.core.type.library import family
 
 
 def write(identity: Identity) -> bytes:
     """One :root rule. Values are checked by the models and names are slugs, so nothing in it can break out."""
-    lines = [f"/* {_comment(identity.name)} */", ":root {"]
+    lines = [f"/* {comment(identity.name)} */", ":root {"]
     for color in identity.colors:
         lines.append(f"  --color-{color.id}: {color.parsed.hex};")
     lines.append(f"  --font-heading: {family(identity.typefaces.heading).stack};")
@@ -20,7 +21,3 @@ def write(identity: Identity) -> bytes:
     for number, gradient in enumerate(identity.gradients, 1):
         lines.append(f"  --gradient-{number}: {gradient};")
     return ("\n".join([*lines, "}"]) + "\n").encode()
-
-
-def _comment(text: str) -> str:
-    return "".join(char for char in text if char.isprintable()).replace("*/", "")

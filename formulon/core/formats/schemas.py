@@ -10,7 +10,7 @@ from formulon.core.identity.evidence import Fact
 from formulon.core.site.model import Site
 from formulon.core.system.choices import Choices
 from formulon.core.system.identity import Identity
-from formulon.core.system.model import Conflict, Pair, Token
+from formulon.core.system.model import Conflict, Pair, Scheme, Token
 
 
 class _FoundFact(Fact):
@@ -34,7 +34,15 @@ def schemas() -> dict[str, dict[str, Any]]:
         "identity": Identity.model_json_schema(),
         "choices": Choices.model_json_schema(),
         "site": Site.model_json_schema(),
-        "resolve": _object({"tokens": list[Token], "pairs": list[Pair], "conflicts": list[Conflict]}),
+        "resolve": _object(
+            {
+                "schemes": list[Scheme],
+                "tokens": list[Token],
+                "dark": list[Token],
+                "pairs": list[Pair],
+                "conflicts": list[Conflict],
+            }
+        ),
         "identify": _object(
             {"identity": Identity, "facts": list[_FoundFact], "missing": list[Missing], "files": list[_ReadFile]}
         ),

@@ -39,7 +39,7 @@ def write(identity: Identity) -> bytes:
     return (json.dumps(made, ensure_ascii=False, indent=2) + "\n").encode()
 
 
-def _value(text: str) -> dict[str, Any]:
+def color_value(text: str) -> dict[str, Any]:
     """A colour in the object form, in the space that it was written in as far as the format has it, with its sRGB hex."""
     parsed = parse_color(text)
     color = Color(text if not re.fullmatch(r"[0-9a-fA-F]{6}", text) else f"#{text}")
@@ -63,7 +63,7 @@ def _value(text: str) -> dict[str, Any]:
 
 
 def _color(color: BrandColor) -> dict[str, Any]:
-    token: dict[str, Any] = {"$value": _value(color.value), "$description": color.name}
+    token: dict[str, Any] = {"$value": color_value(color.value), "$description": color.name.replace("{", "(").replace("}", ")")}
     if color.print:
         token["$extensions"] = {EXTENSION: {"print": color.print}}
     return token
@@ -77,7 +77,7 @@ def _stops(css: str) -> list[dict[str, Any]]:
     colors = re.findall(r"#[0-9a-fA-F]{6}", css)
     last = max(1, len(colors) - 1)
     return (
-        [{"color": _value(color), "position": round(index / last, 4)} for index, color in enumerate(colors)]
+        [{"color": color_value(color), "position": round(index / last, 4)} for index, color in enumerate(colors)]
         if len(colors) > 1
         else []
     )

@@ -94,6 +94,7 @@ class PictureSeen(Seen):
     alt: str = ""
     thumb: str = Field(default="", description="A small copy, encoded anew: base64 of a WebP.")
     colors: list[str] = Field(default_factory=list)
+    shares: list[float] = Field(default_factory=list, description="Share of the area, 0–1, of each of the colours.")
 
 
 class MeasureSeen(Seen):

@@ -57,7 +57,7 @@ class Kind:
 
 def card_ground(ground: str) -> str:
     """The ground of an inset card that stands on a section's ground."""
-    return "tint" if ground == "paper" else "paper"
+    return "tint" if ground in ("paper", "navigation") else "paper"
 
 
 _HEADING = Slot("Headline", tag="h2", step="h2", ink="heading", most=200)
@@ -75,6 +75,7 @@ CATALOGUE: dict[str, Kind] = {
             "bar": Layout("Bar", "Mark on the left, navigation and the action on the right.", {}),
             "masthead": Layout("Masthead", "Mark over a ruled line of navigation, as on a paper.", {}),
         },
+        ground="navigation",
     ),
     "hero": Kind(
         "Hero",
@@ -215,6 +216,6 @@ CATALOGUE: dict[str, Kind] = {
             "columns": Layout("Columns", "Name large, then pages and contact in columns.", {"text": Box(5), "note": Box(12)}),
             "line": Layout("Line", "All of it on one quiet line.", {"text": Box(6), "note": Box(6)}),
         },
-        ground="deep",
+        ground="footer",
     ),
 }

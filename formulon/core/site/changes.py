@@ -40,6 +40,8 @@ def patched(document: str, body: dict[str, Any], patch: list[dict[str, Any]]) ->
     """The body after a patch, checked and in its full form. Raises ChangeError with what does not fit."""
     if "\\u0000" in json.dumps(patch):
         raise ChangeError("The text holds a zero character, which cannot be kept. Paste it again as plain text.")
+    if document == "choices":
+        body = checked(document, body)  # so that a patch finds what an older document does not have yet
     try:
         changed = jsonpatch.apply_patch(body, patch)
     except (jsonpatch.JsonPatchException, jsonpointer.JsonPointerException, TypeError, ValueError, KeyError) as error:
@@ -71,7 +73,7 @@ def documents(site: Site) -> dict[str, dict[str, Any]]:
         "choices": site.choices.model_dump(),
         "frame": site.frame.model_dump(),
     }
-    return made | {f"page:{page.id}": page.model_dump() for page in site.pages}
+    return made | {f"page:{page.id}": page.model_dump() for page in site.own_pages()}
 
 
 def apply(site: Site, changes: Iterable[Change]) -> Site:

@@ -3,7 +3,7 @@
 import re
 from typing import Any, Self
 
-from pydantic import Field, field_validator, model_validator
+from pydantic import Field, PrivateAttr, field_validator, model_validator
 
 from formulon.core.site.catalogue import CATALOGUE, Kind, Slot
 from formulon.core.system.choices import Choices, GroundName
@@ -46,6 +46,7 @@ class Section(Model):
     ground: GroundName = "paper"
     content: dict[str, Any] = Field(default_factory=dict)
     locked: bool = Field(default=False, description="Kept as it is when the pages are planned anew.")
+    departs: bool = Field(default=False, description="Stands on its own ground, whatever the rhythm of the site.")
 
     @model_validator(mode="after")
     def _fits_catalogue(self) -> Self:
@@ -106,11 +107,19 @@ class Page(Model):
 
 
 class Frame(Model):
-    """What all pages share: header, footer, and the order of the pages. The first page is the start page."""
+    """What all pages share: header, footer, and the order of the pages. The first page is the start page.
+
+    Header and footer stand on grounds of their own, so that no other ground's colour lands there by surprise.
+    """
 
     header: Section
     footer: Section
     order: list[str] = Field(default_factory=list)
+
+    @model_validator(mode="after")
+    def _grounds(self) -> Self:
+        self.header.ground, self.footer.ground = "navigation", "footer"
+        return self
 
 
 class Rendition(Model):
@@ -145,6 +154,7 @@ class Site(Model):
     frame: Frame
     pages: list[Page]
     assets: list[Asset] = Field(default_factory=list)
+    _own: list[Page] = PrivateAttr(default_factory=list)
 
     @model_validator(mode="after")
     def _ordered(self) -> Self:
@@ -153,8 +163,28 @@ class Site(Model):
             raise ValueError("Two pages have the same id.")
         self.frame.order = [one for one in self.frame.order if one in by_id]
         self.frame.order += [page.id for page in self.pages if page.id not in self.frame.order]
-        self.pages = [by_id[one] for one in self.frame.order]
+        self._own = [by_id[one] for one in self.frame.order]
+        self.pages = [self._in_rhythm(page) for page in self._own]
         return self
+
+    def _in_rhythm(self, page: Page) -> Page:
+        """The page with the grounds that the rhythm of the site gives its sections."""
+        rhythm, count = self.choices.rhythm, len(page.sections)
+        if rhythm is None:
+            return page
+        sections = [
+            one if one.departs else one.model_copy(update={"ground": rhythm.ground(index, count)})
+            for index, one in enumerate(page.sections)
+        ]
+        return page.model_copy(update={"sections": sections})
+
+    def own_pages(self) -> list[Page]:
+        """The pages as they are stored: with each section's own ground, which the rhythm lies over."""
+        return self._own
+
+    def with_choices(self, choices: Choices) -> "Site":
+        """The same site under other choices."""
+        return Site(identity=self.identity, choices=choices, frame=self.frame, pages=self._own, assets=self.assets)
 
     def menu(self) -> list[Page]:
         """The pages that navigation and footer lead to, besides the start page."""

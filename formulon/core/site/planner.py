@@ -76,7 +76,7 @@ class _Plan:
         return "" if "[[" in text else self.writer.description(text)
 
     def frame(self) -> Frame:
-        header = self.section("header", "bar", "paper", {"action": {"label": "Get in touch", "to": "page:contact"}})
+        header = self.section("header", "bar", "navigation", {"action": {"label": "Get in touch", "to": "page:contact"}})
         where = self.identity.contact.address or self.identity.place
         content = {"text": self.identity.strapline or self.identity.does[:300], "note": where}
         footer = self.section("footer", "columns", "deep", content)

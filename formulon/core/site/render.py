@@ -16,7 +16,7 @@ from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
 from formulon.core.site.model import PLACEHOLDER, Asset, Page, Section, Site
 from formulon.core.system.css import aliases_css, font_faces, properties_css, tokens_css
 from formulon.core.system.identity import Mark
-from formulon.core.system.model import System
+from formulon.core.system.model import Scheme, System
 from formulon.core.type.library import family
 from formulon.core.type.shaping import coverage
 
@@ -27,10 +27,11 @@ WIDTH_NAMES = {360: "phone", 768: "tablet", 1280: "desktop", 1920: "wide"}
 
 @dataclass(frozen=True, slots=True)
 class Preview:
-    """How a page is drawn inside the studio: fonts from a path, marks inline, slots marked for editing."""
+    """How a page is drawn inside the studio: fonts from a path, marks inline, slots marked for editing, one scheme."""
 
     font_path: str
     picture_path: str = ""
+    scheme: Scheme | None = None
 
 
 def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None = None) -> dict[str, bytes]:
@@ -66,16 +67,21 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
         faces = font_faces(site.identity.typefaces, preview.font_path, True)
         css = faces + aliases_css() + site_css()
     return _environment().get_template("page.html").render(
-        site=site, page=page, view=view, css=Markup(css), tokens=Markup(properties_css(system)), preview=preview
+        site=site, page=page, view=view, css=Markup(css), tokens=Markup(properties_css(system, preview.scheme if preview else None)),
+        preview=preview
     )  # fmt: skip
 
 
 @cache
 def site_css() -> str:
     """The style sheet of all sections; every visual value in it is a token."""
-    folder = _FOLDER / "styles"
-    names = ["base", *CATALOGUE]
-    return "\n".join((folder / f"{name}.css").read_text(encoding="utf-8") for name in names)
+    return "\n".join(section_css(name) for name in ("base", *CATALOGUE))
+
+
+@cache
+def section_css(kind: str) -> str:
+    """The style sheet of one kind of section, or of "base"."""
+    return (_FOLDER / "styles" / f"{kind}.css").read_text(encoding="utf-8")
 
 
 def extended(site: Site) -> bool:
@@ -99,7 +105,7 @@ def favicon(site: Site, system: System) -> str:
 
 
 def _marks_used(site: Site, system: System) -> list[Mark]:
-    used = {chosen.mark for chosen in system.marks.values()}
+    used = {chosen.mark for chosen in (*system.marks.values(), *system.dark_marks.values())}
     return [mark for mark in site.identity.marks if mark.id in used]
 
 
@@ -144,7 +150,7 @@ class _View:
         step = CATALOGUE[section.kind].layouts[section.layout].steps.get(path, slot.step)
         body = Markup("<br>").join(_placeholders(line) for line in value.split("\n"))
         return Markup('<{tag} class="t-{step} i-{ink}{extra}"{mark}>{body}</{tag}>').format(
-            tag=slot.tag, step=step, ink=slot.ink, extra=" " + extra if extra else "", mark=self._mark(path), body=body
+            tag=slot.tag, step=step, ink=slot.ink, extra=" " + extra if extra else "", mark=self._slot(path), body=body
         )
 
     def action(self, section: Section, path: str) -> Markup:
@@ -156,7 +162,7 @@ class _View:
         href = Markup(' href="{}"').format(to) if to else ""
         return Markup('<a class="button button--{}"{}{}><span{}>{}</span></a>').format(
             slot.variant, href, Markup(' role="link" aria-disabled="true"') if not href else "",
-            self._mark(path + "/label"), _placeholders(value["label"]),
+            self._slot(path + "/label"), _placeholders(value["label"]),
         )  # fmt: skip
 
     def picture(self, section: Section, path: str, ratio: str) -> Markup:
@@ -175,7 +181,8 @@ class _View:
             inner = Markup('<svg viewBox="0 0 {} {}" preserveAspectRatio="xMidYMid slice" {}>{}</svg>').format(
                 pictures.WIDTH, pictures.HEIGHT, named, Markup(pictures.draw(source))
             )
-        return Markup('<div class="picture picture--{}"{}>{}</div>').format(ratio, self._mark(path), inner)
+        drawn = Markup(' data-source="{}"').format(source) if self.preview else Markup("")
+        return Markup('<div class="picture picture--{}"{}{}>{}</div>').format(ratio, self._slot(path), drawn, inner)
 
     def _image(self, asset: Asset, alt: str) -> Markup:
         """The brand's own picture: a drawing, or a photograph in as many sizes as there are."""
@@ -194,16 +201,25 @@ class _View:
 
     def mark(self, section: Section, place: str) -> Markup:
         """The brand's mark for the section's ground, or its name in type where it has none."""
-        chosen = self.system.marks[section.ground].mark
-        mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
+        mark = self._mark_of(section, self.preview.scheme if self.preview else None)
         name = self.site.identity.name
         if mark is None:
             return Markup('<span class="mark-name mark-name--{}">{}</span>').format(place, name)
         width, height = mark_size(mark)
         address = _data_address(mark.svg) if self.preview else f"marks/{mark.id}.svg"
-        return Markup('<img class="mark mark--{}" src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
+        image = Markup('<img class="mark mark--{}" src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
             place, address, name, 48 * width / height, 48
         )
+        dark = self._mark_of(section, "dark") if self.system.dark_marks and not self.preview else None
+        if dark is None or dark.id == mark.id:
+            return image
+        return Markup('<picture><source media="(prefers-color-scheme: dark)" srcset="marks/{}.svg">{}</picture>').format(
+            dark.id, image
+        )
+
+    def _mark_of(self, section: Section, scheme: Scheme | None) -> Mark | None:
+        chosen = self.system.mark(section.ground, scheme).mark
+        return next((m for m in self.site.identity.marks if m.id == chosen), None)
 
     def href(self, to: str) -> str:
         """The address of a destination; empty where it is none."""
@@ -231,7 +247,7 @@ class _View:
             value = value[int(parts[1])].get(parts[2]) if value else None
         return slot, value
 
-    def _mark(self, path: str) -> Markup:
+    def _slot(self, path: str) -> Markup:
         return Markup(' data-slot="{}"').format(path) if self.preview else Markup("")
 
 

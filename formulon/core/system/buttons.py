@@ -1,181 +1,242 @@
 """Buttons of one ground: fill, label and border of three variants in five states, solved together."""
 
-import math
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import cache
+
+import numpy as np
 
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.difference import difference
-from formulon.core.color.oklab_scalar import mixed, oklab, oklch, rgb_of
+from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.srgb import RGB, to_hex
-from formulon.core.system.grounds import Ground, far_from
+from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
-from formulon.core.system.palette import BLACK, EXACT, NEUTRAL, RAMP, WHITE, Palette, Swatch
+from formulon.core.system.palette import BLACK, WHITE
+from formulon.core.system.scene import ALL, CALM_TEXT, Scene, apart, made_for_here, passes, shifts
+from formulon.core.system.search import EXACT, NEUTRAL, RAMP, Options, Swatch, ascending
 
 VARIANTS = ("primary", "secondary", "text")
 STATES = ("rest", "hover", "pressed", "focus", "disabled")
 PARTS = ("fill", "label", "border")
-# Least ΔE2000 between a filled button and its ground, and between neighbouring states (common practice).
-FILL_APART, STATE_APART = 18.0, 3.0
-_BOUNDARY = 3.0  # WCAG 2.2, 1.4.11
+FILL_APART = 18.0  # least ΔE2000 between a filled button and its ground (common practice)
+_HOVER, _PRESSED = 0.05, 0.1  # OKLCH lightness by which a fill is wanted to move
+# Shares of the ink laid under a label in hover and pressed; below zero the fill moves away from the ink.
+UNDERLAYS = (0.04, 0.06, 0.08, 0.1, 0.12, 0.15, 0.2, 0.25, 0.3, -0.05, -0.1, -0.15, -0.2)
+_UNDER_HOVER, _UNDER_PRESSED, _AWAY = 0.1, 0.2, 0.3
 
 
 @dataclass(frozen=True, slots=True)
 class ButtonState:
-    """The colours of one variant in one state; a border of the fill's colour is not seen."""
+    """The colours of one variant in one state; a border of the fill's colour is not seen. Origins are by part."""
 
     variant: str
     state: str
-    fill: RGB
-    label: RGB
-    border: RGB
-    origin: Origin
+    fill: Swatch
+    label: Swatch
+    border: Swatch
+    origins: tuple[Origin, Origin, Origin]
     reason: str
 
 
-def states(
-    palette: Palette,
-    ground: Ground,
-    grounds: dict[str, Ground],
-    inks: dict[str, Swatch],
-    wires: dict[str, str],
-    text: float,
-) -> Iterator[ButtonState]:
-    """Every variant in every state on one ground. `text` is the ratio that labels need."""
-    yield from _primary(palette, ground, grounds, wires, text)
-    yield from _outlined(palette, ground, grounds, inks, wires, text)
-    link = inks["link"].rgb
-    reason = f"The link ink on the {ground.name} ground, without a fill."
-    yield from _open(palette, ground, link, ground.rgb, "text", "derived", reason, text)
+@dataclass(frozen=True, slots=True)
+class Primary:
+    """The main button: its fill and label, and the fills of hover and pressed; those are None where none is seen."""
 
-
-def _primary(
-    palette: Palette, ground: Ground, grounds: dict[str, Ground], wires: dict[str, str], text: float
-) -> Iterator[ButtonState]:
-    wanted = palette.get(wires.get(f"{ground.name}/primary", ""))
-    action = grounds["brand"].swatch
     fill: Swatch
-    origin: Origin
-    if wanted:
-        fill, origin, why = wanted, "chosen", f"{wanted.label} was chosen for the main action here."
+    label: Swatch
+    hover: RGB | None
+    pressed: RGB | None
+
+
+def primary(scene: Scene) -> Primary:
+    """Fill, label, hover and pressed of the main button, chosen together."""
+    fills = scene.fills("primary/fill/rest", scene.action.rgb)
+    light, dark = (scene.options("primary/label/rest", end, ALL, CALM_TEXT) for end in scene.both)
+    pale = scene.pale(fills)
+    inks = np.where(pale[:, None], light.cost[None, :], dark.cost[None, :])
+    stands = _stands_out(scene, fills)
+    passing = scene.together(fills, light, scene.text)
+    width = len(light.swatches)
+    for index in ascending(np.where(passing & stands[:, None], fills.cost[:, None] + inks, np.inf)):
+        fill, label = fills.swatches[index // width], light.swatches[index % width]
+        hover, pressed = _primary_states(scene, fill.rgb, label.rgb)
+        if hover and pressed:
+            return Primary(fill, label, hover, pressed)
+    # Nothing meets everything: the label is as readable as it can be, and what stands out goes before.
+    best_label = np.where(passing, inks, np.inf).min(axis=1)
+    costs = np.where(stands, fills.cost + np.where(np.isfinite(best_label), 0, 1e9), np.inf)
+    fill = fills.swatches[next(ascending(costs), 0)]
+    if "primary/label/rest" in scene.fixed:
+        label = scene.fixed["primary/label/rest"][0]
     else:
-        fill, origin, why = _fill(palette, ground, action)
-    label = label_for(palette, fill.rgb, grounds, text)
-    ratio = contrast_ratio(label.rgb, fill.rgb)
-    reason = f"{why} Its label is {label.label}, {shown(ratio)}; labels need {text:g}:1."
-    hover = shifted(fill.rgb, label.rgb, 0.05, text, (fill.rgb,))
-    pressed = shifted(fill.rgb, label.rgb, 0.1, text, (fill.rgb, hover))
-    for state, colour in (("rest", fill.rgb), ("hover", hover), ("pressed", pressed), ("focus", fill.rgb)):
-        if state in ("hover", "pressed"):
-            apart = difference(fill.rgb, colour)
-            note = f"{fill.label} moved away from its label, ΔE2000 {apart:.1f}, so that the state shows."
-            on_it = softer(palette, label.rgb, colour, text)
-            yield ButtonState("primary", state, colour, on_it, colour, "derived", note)
-        else:
-            yield ButtonState("primary", state, colour, label.rgb, colour, origin, reason)
-    yield _disabled("primary", ground, far_from(ground.rgb, grounds))
-
-
-def _fill(palette: Palette, ground: Ground, action: Swatch) -> tuple[Swatch, Origin, str]:
-    """The exact colour (else ramp step, else neutral) nearest to the action colour that stands out from the ground."""
-    wish = oklab(action.rgb)
-    for kind in (EXACT, RAMP, NEUTRAL):
-        near = sorted(
-            (s for s in palette.swatches if s.kind == kind),
-            key=lambda s: math.dist(oklab(s.rgb), wish),
+        label = scene.solve("", far_from(fill.rgb, scene.both), scene.text, ALL, CALM_TEXT, fill.rgb) or scene.least_bad(
+            fill.rgb
         )
-        for swatch in near:
-            apart = difference(swatch.rgb, ground.rgb)
-            # A colour other than the wished one must also stand out by lightness, or two actions compete.
-            if apart >= FILL_APART and (swatch is action or contrast_ratio(swatch.rgb, ground.rgb) >= 3):
-                origin: Origin = "exact" if kind == EXACT else "derived"
-                if swatch is action:
-                    return swatch, origin, f"{swatch.label} is the brand's action colour."
-                return swatch, origin, f"{action.label} would not stand out here; {swatch.label} does."
-    swatch = max(palette.swatches, key=lambda s: contrast_ratio(s.rgb, ground.rgb))
-    return swatch, "derived", f"No brand colour stands out from this ground; {swatch.label} does."
+    return Primary(fill, label, *_primary_states(scene, fill.rgb, label.rgb))
 
 
-def label_for(palette: Palette, fill: RGB, grounds: dict[str, Ground], text: float) -> Swatch:
-    """The label of a fill, nearest to the paper's or the deep ground's colour; the best there is where none passes."""
-    found = palette.solve(palette.ratios(fill), text, oklab(far_from(fill, grounds)), calm=0.09)
-    return found or max(palette.swatches, key=lambda s: contrast_ratio(s.rgb, fill))
+def _stands_out(scene: Scene, fills: Options) -> np.ndarray[tuple[int, ...], np.dtype[np.bool_]]:
+    """Which fills are seen on the ground: by ΔE2000, and all but the action colour also by lightness, or two colours
+    compete for being the action."""
+    if fills.swatches is not scene.palette.swatches:
+        return np.ones(len(fills.swatches), dtype=bool)
+    action = np.array([swatch is scene.action for swatch in fills.swatches])
+    return np.asarray((scene.apart_from_ground >= FILL_APART) & (action | (scene.ratios >= scene.boundary)))
 
 
-def softer(palette: Palette, ink: RGB, background: RGB, required: float) -> RGB:
-    """The ink; or, where it is pure black or white and not a brand colour, the nearest step that passes here, so that
-    pure black and white stand only where nothing else can."""
-    if ink not in (BLACK, WHITE) or any(swatch.rgb == ink for swatch in palette.brand):
-        return ink
-    found = palette.solve(palette.ratios(background), required, oklab(ink), (NEUTRAL, RAMP, EXACT))
-    return found.rgb if found else ink
+def _primary_states(scene: Scene, fill: RGB, label: RGB) -> tuple[RGB | None, RGB | None]:
+    """Fills of hover and pressed, hover first: nearest to the move that is wanted among those that are seen beside the
+    others and on which the label passes (or loses nothing, where it does not pass at rest)."""
+    required = min(scene.text, contrast_ratio(fill, label))
+
+    def trials(state: str, move: float, others: list[RGB]) -> Iterator[RGB]:
+        name = f"primary/fill/{state}"
+        if name in scene.fixed:
+            yield scene.fixed[name][0].rgb
+            return
+        for rgb in shifts(fill, label, move):
+            if passes(rgb, label, required) and apart(rgb, others):
+                yield rgb
+
+    first = None
+    for hover in trials("hover", _HOVER, [fill]):
+        first = first or hover
+        for pressed in trials("pressed", _PRESSED, [fill, hover]):
+            return hover, pressed
+    return first, None
 
 
-def shifted(fill: RGB, label: RGB, amount: float, text: float, others: tuple[RGB, ...]) -> RGB:
-    """The fill with `amount` more or less OKLCH lightness, away from its label where there is room, so that the
-    label still passes and the state is seen beside the `others`; pure black and white are avoided."""
-    lightness, chroma, hue = oklch(fill)
-    away = -1 if oklch(label)[0] > lightness else 1
-    best = fill
-    for direction in (away, -away):
-        for factor in (1.0, 1.5, 0.6, 2.2):
-            target = lightness + direction * amount * factor
-            if not 0.06 <= target <= 0.985:
-                continue
-            trial = rgb_of(target, chroma, hue)
-            passes = contrast_ratio(trial, label) >= min(text, contrast_ratio(fill, label))
-            seen = all(difference(trial, other) >= STATE_APART for other in others)
-            if passes and seen and trial not in (BLACK, WHITE):
-                return trial
-    return best
+def states(scene: Scene, main: Primary, heading: Swatch, link: Swatch, link_hover: Swatch) -> Iterator[ButtonState]:
+    """Every variant in every state."""
+    yield from _filled(scene, main)
+    yield from _outlined(scene, heading)
+    reason = "The link ink, without a fill."
+    yield from _open(scene, "text", link, link, link_hover, reason)
 
 
-def _outlined(
-    palette: Palette,
-    ground: Ground,
-    grounds: dict[str, Ground],
-    inks: dict[str, Swatch],
-    wires: dict[str, str],
-    text: float,
-) -> Iterator[ButtonState]:
-    wanted = palette.get(wires.get(f"{ground.name}/secondary", ""))
-    ink = wanted or inks["heading"]
-    origin: Origin = "chosen" if wanted else "derived"
-    ratio = contrast_ratio(ink.rgb, ground.rgb)
-    reason = f"Border and label in {ink.label}, {shown(ratio)} on {ground.swatch.label}; labels need {text:g}:1."
-    border = ink.rgb if wanted else softer(palette, ink.rgb, ground.rgb, _BOUNDARY)
-    yield from _open(palette, ground, ink.rgb, border, "secondary", origin, reason, text)
+def _filled(scene: Scene, main: Primary) -> Iterator[ButtonState]:
+    fill, label = main.fill, main.label
+    ratio = contrast_ratio(label.rgb, fill.rgb)
+    if "primary/fill/rest" in scene.fixed:
+        why = f"{fill.label} was {_verb(scene, 'primary/fill/rest')} for the main action here."
+    elif fill is scene.action:
+        why = f"{fill.label} is the brand's action colour."
+    else:
+        own = scene.action
+        why = f"{own.label} would not stand out here, or no brand colour can be read on it; {fill.label} does both."
+    reason = f"{why} Its label is {label.label}, {shown(ratio)}; labels need {scene.text:g}:1."
+    for state, rgb in (("rest", fill.rgb), ("hover", main.hover), ("pressed", main.pressed), ("focus", fill.rgb)):
+        if state in ("hover", "pressed"):
+            at = fill if rgb is None else made_for_here(rgb, f"{fill.label}, moved")
+            delta = difference(fill.rgb, at.rgb)
+            note = f"{fill.label} moved in lightness, ΔE2000 {delta:.1f}, so that the state shows."
+            if rgb is None:
+                note = f"No fill near {fill.label} is seen beside it and carries the label; it stays."
+            yield _state(scene, "primary", state, at, _on(scene, "primary", state, label), at, note)
+        else:
+            yield _state(scene, "primary", state, fill, label, fill, reason)
+    yield _disabled(scene, "primary", scene.far)
 
 
-def _open(
-    palette: Palette, ground: Ground, ink: RGB, border: RGB, variant: str, origin: Origin, reason: str, text: float
-) -> Iterator[ButtonState]:
-    """A variant without a fill: hover and pressed lay some of the ink under the label, as much as still passes."""
-    yield ButtonState(variant, "rest", ground.rgb, ink, border, origin, reason)
-    last = ground.rgb
-    for state, share in (("hover", 0.1), ("pressed", 0.2)):
-        fill = _underlay(ground.rgb, ink, share, text, last)
-        note = f"The ground with some of the ink in it, ΔE2000 {difference(fill, ground.rgb):.1f} from rest."
-        edge = fill if variant == "text" else border
-        label = ink if origin == "chosen" else softer(palette, ink, fill, text)
-        yield ButtonState(variant, state, fill, label, edge, "derived", note)
-        last = fill
-    yield ButtonState(variant, "focus", ground.rgb, ink, border, origin, reason)
-    yield _disabled(variant, ground, ink)
+def _on(scene: Scene, variant: str, state: str, label: Swatch) -> Swatch:
+    """The label of a state: that of rest, unless the state's own was set by hand."""
+    name = f"{variant}/label/{state}"
+    return scene.fixed[name][0] if name in scene.fixed else label
 
 
-def _underlay(ground: RGB, ink: RGB, share: float, text: float, last: RGB) -> RGB:
-    """`share` of the ink in the ground, less where the label would fail; and away from the ink where even that fails."""
-    for part in (share, share * 0.6, -share * 0.5, -share):
-        fill = mixed(ground, ink, part)
-        if contrast_ratio(fill, ink) >= text and difference(fill, last) >= STATE_APART and fill not in (BLACK, WHITE):
-            return fill
-    return last
+def _outlined(scene: Scene, heading: Swatch) -> Iterator[ButtonState]:
+    """The second button: the heading ink, or the nearest to it that has states, as label and border."""
+    options = scene.options("secondary/label/rest", heading.rgb)
+    passing = scene.on(options, scene.ground.rgb, scene.text)
+    ink = None
+    for index in ascending(np.where(passing, options.cost, np.inf)):
+        if None not in _underlays(scene, "secondary", options.swatches[index].rgb, options.swatches[index].rgb):
+            ink = options.swatches[index]
+            break
+    if ink is None:
+        ink = options.swatches[0] if len(options.swatches) == 1 else heading
+    border = ink
+    if ink.rgb in (BLACK, WHITE) and not any(swatch.rgb == ink.rgb for swatch in scene.palette.brand):
+        # Pure black and white stand only where nothing else can: a border needs less than a label.
+        border = scene.solve("", ink.rgb, scene.boundary, (NEUTRAL, RAMP, EXACT)) or ink
+    ratio = contrast_ratio(ink.rgb, scene.ground.rgb)
+    reason = f"Border and label in {ink.label}, {shown(ratio)} on {scene.ground.swatch.label}; labels need {scene.text:g}:1."
+    yield from _open(scene, "secondary", ink, border, ink, reason)
 
 
-def _disabled(variant: str, ground: Ground, ink: RGB) -> ButtonState:
-    fill = mixed(ground.rgb, ink, 0.12) if variant == "primary" else ground.rgb
-    label = mixed(ground.rgb, ink, 0.45)
-    border = fill if variant != "secondary" else label
+def _underlays(scene: Scene, variant: str, ink: RGB, moved_ink: RGB) -> tuple[RGB | None, RGB | None]:
+    """Fills of hover and pressed under a label without a fill, hover first: some of the ink in the ground, nearest to
+    the share that is wanted among those on which the label passes and that are seen beside the others."""
+    required = min(scene.text, contrast_ratio(ink, scene.ground.rgb))
+
+    def trials(state: str, wanted: float, others: list[RGB]) -> Iterator[RGB]:
+        name = f"{variant}/fill/{state}"
+        if name in scene.fixed:
+            yield scene.fixed[name][0].rgb
+            return
+        for share in _shares(wanted):
+            fill = mixed(scene.ground.rgb, ink, share)
+            if fill not in (BLACK, WHITE) and passes(moved_ink, fill, required) and apart(fill, others):
+                yield fill
+
+    first = None
+    for hover in trials("hover", _UNDER_HOVER, [scene.ground.rgb]):
+        first = first or hover
+        for pressed in trials("pressed", _UNDER_PRESSED, [scene.ground.rgb, hover]):
+            return hover, pressed
+    return first, None
+
+
+@cache
+def _shares(wanted: float) -> tuple[float, ...]:
+    return tuple(sorted(UNDERLAYS, key=lambda share: (abs(abs(share) - wanted) + (_AWAY if share < 0 else 0), share)))
+
+
+def _open(scene: Scene, variant: str, ink: Swatch, border: Swatch, moved_ink: Swatch, reason: str) -> Iterator[ButtonState]:
+    """A variant without a fill; `moved_ink` is its label in hover and pressed."""
+    ground = scene.ground.swatch
+    none = ground
+    edge = none if variant == "text" else border
+    yield _state(scene, variant, "rest", none, ink, edge, reason)
+    fills = _underlays(scene, variant, ink.rgb, moved_ink.rgb)
+    for state, rgb in zip(("hover", "pressed"), fills, strict=True):
+        fill = none if rgb is None else made_for_here(rgb, f"{ground.label} with {ink.label}")
+        note = f"The ground with some of the ink in it, ΔE2000 {difference(fill.rgb, ground.rgb):.1f} from rest."
+        if rgb is None:
+            note = f"No tone of the ground is seen beside it and carries {moved_ink.label}; the label alone moves."
+        on = _on(scene, variant, state, moved_ink)
+        yield _state(scene, variant, state, fill, on, fill if variant == "text" else border, note)
+    yield _state(scene, variant, "focus", none, ink, edge, reason)
+    yield _disabled(scene, variant, ink.rgb)
+
+
+def _disabled(scene: Scene, variant: str, ink: RGB) -> ButtonState:
+    ground = scene.ground.rgb
+    fill = mixed(ground, ink, 0.12) if variant == "primary" else ground
+    label = mixed(ground, ink, 0.45)
     reason = f"Ink {to_hex(ink)} faded into the ground; what is disabled needs no contrast (WCAG 2.2, 1.4.3)."
-    return ButtonState(variant, "disabled", fill, label, border, "derived", reason)
+    faded = made_for_here(label, "faded")
+    back = made_for_here(fill, "faded")
+    return _state(scene, variant, "disabled", back, faded, faded if variant == "secondary" else back, reason)
+
+
+def _state(scene: Scene, variant: str, state: str, fill: Swatch, label: Swatch, border: Swatch, reason: str) -> ButtonState:
+    """A state, with what was set by hand in its place; an unset border follows its fill or label."""
+    parts, origins = {"fill": fill, "label": label, "border": border}, []
+    for part in PARTS:
+        name = f"{variant}/{part}/{state}"
+        if name in scene.fixed:
+            parts[part] = scene.fixed[name][0]
+            if part == "fill" and border is fill:
+                parts["border"] = parts["fill"]
+        origins.append(scene.fixed[name][1] if name in scene.fixed else _derived(parts[part]))
+    return ButtonState(variant, state, parts["fill"], parts["label"], parts["border"], (*origins,), reason)  # type: ignore[arg-type]
+
+
+def _derived(swatch: Swatch) -> Origin:
+    return "exact" if swatch.kind == EXACT else "derived"
+
+
+def _verb(scene: Scene, name: str) -> str:
+    return "chosen" if scene.fixed[name][1] == "chosen" else "pinned"

@@ -6,12 +6,24 @@ from typing import Literal
 from pydantic import Field, field_validator
 
 from formulon.core.system.identity import Model
+from formulon.core.system.model import Scheme
+from formulon.core.system.pins import check_pin
 
-GROUNDS = ("paper", "tint", "brand", "accent", "deep")
-GroundName = Literal["paper", "tint", "brand", "accent", "deep"]
-INKS = ("heading", "body", "quiet", "link", "boundary", "line", "focus", "success", "warning", "error")
-_ROLE = re.compile(rf"({'|'.join(GROUNDS)})(/({'|'.join(INKS)}|primary|secondary))?")
+# What a section can stand on; navigation and footer have grounds of their own.
+SECTION_GROUNDS = ("paper", "tint", "brand", "accent", "deep")
+GROUNDS = (*SECTION_GROUNDS, "navigation", "footer")
+SectionGround = Literal["paper", "tint", "brand", "accent", "deep"]
+GroundName = Literal["paper", "tint", "brand", "accent", "deep", "navigation", "footer"]
+INKS = (
+    "heading", "body", "quiet", "link", "link-hover", "link-visited", "boundary", "line", "focus", "focus-inner",
+    "selection", "selection-ink", "success", "warning", "error",
+)  # fmt: skip
+# Inks that a colour can be led to; the others follow from these and can be pinned.
+WIRED_INKS = ("heading", "body", "quiet", "link", "boundary", "line", "focus", "selection", "success", "warning", "error")
+DARK = "dark:"
+_ROLE = re.compile(rf"({DARK})?({'|'.join(GROUNDS)})(/({'|'.join(WIRED_INKS)}|primary|secondary))?")
 _REFERENCE = re.compile(r"[a-z0-9-]{1,40}(/[1-9]\d{1,2})?")
+_TOKEN = re.compile(rf"({DARK})?[a-z0-9-]{{1,60}}(/[a-z0-9-]{{1,60}}){{1,4}}")
 
 
 class Scale(Model):
@@ -31,21 +43,45 @@ class Buttons(Model):
 
 
 class Links(Model):
-    """Padding in em above and below a link of the navigation or the footer."""
+    """Links: padding in em above and below those of navigation and footer, and whether links in running text are underlined."""
 
     padding_block: float = Field(default=0.45, ge=0, le=1.5)
+    underlined: bool = True
+
+
+class Rhythm(Model):
+    """Which ground each section of a page takes, in order: the first, those between in turn, and the last."""
+
+    opening: SectionGround = "deep"
+    middle: list[SectionGround] = Field(default=["paper", "tint"], min_length=1, max_length=6)
+    closing: SectionGround = "accent"
+
+    def ground(self, index: int, count: int) -> SectionGround:
+        """The ground of a section by its place among `count`."""
+        if index == 0:
+            return self.opening
+        return self.closing if index == count - 1 else self.middle[(index - 1) % len(self.middle)]
 
 
 class Choices(Model):
     """The designer's decisions.
 
     `wires` leads a role to a colour. A role is a ground ("accent"), an ink on a ground ("paper/link") or a button
-    on a ground ("deep/primary"). A colour is the id of a brand colour ("night"), a step of its ramp ("lamp/200"),
-    a step of the neutral ramp ("neutral/700"), "white" or "black".
+    on a ground ("deep/primary"); in the dark scheme it begins with "dark:". A colour is the id of a brand colour
+    ("night"), a step of its ramp ("lamp/200"), a step of the neutral ramp ("neutral/700"), "white" or "black".
+
+    `pins` fixes a token by hand, by its path ("ground/paper/primary/fill/hover", "dark:ground/paper/link",
+    "space/4"); see core/system/pins.py for the forms of values.
     """
 
     policy: Literal["AA", "AAA"] = "AA"
-    wires: dict[str, str] = Field(default_factory=dict)
+    scheme: Literal["light", "dark", "both"] = Field(default="light", description="With both, pages follow the visitor.")
+    wires: dict[str, str] = Field(default_factory=dict, max_length=400)
+    pins: dict[str, str] = Field(default_factory=dict, max_length=400)
+    large_only: list[str] = Field(
+        default_factory=list, max_length=14, description="Grounds that carry large text only, where nothing reaches AAA."
+    )
+    rhythm: Rhythm | None = Field(default=None, description="Without one, every section has the ground that it was given.")
     radius: float = Field(default=6, ge=0, le=40, description="Corner radius in px; 40 is fully round on buttons.")
     density: float = Field(default=1, ge=0.6, le=1.5, description="Factor on the space between and in sections.")
     scale: Scale = Field(default_factory=Scale)
@@ -61,3 +97,24 @@ class Choices(Model):
             if not _REFERENCE.fullmatch(reference):
                 raise ValueError(f"“{reference[:60]}” does not name a colour of the system.")
         return value
+
+    @field_validator("pins")
+    @classmethod
+    def _pins(cls, value: dict[str, str]) -> dict[str, str]:
+        for path, text in value.items():
+            if not _TOKEN.fullmatch(path) or path.removeprefix(DARK).startswith("brand/"):
+                raise ValueError(f"“{path[:60]}” cannot be pinned. Pin a token by its path; brand colours are exact already.")
+            check_pin(path.removeprefix(DARK), text)
+        return value
+
+    @field_validator("large_only")
+    @classmethod
+    def _large(cls, value: list[str]) -> list[str]:
+        for ground in value:
+            if ground.removeprefix(DARK) not in GROUNDS:
+                raise ValueError(f"There is no ground “{ground[:60]}”.")
+        return value
+
+    def schemes(self) -> tuple[Scheme, ...]:
+        """The schemes to be solved, the one that pages start from first."""
+        return ("light", "dark") if self.scheme == "both" else (self.scheme,)

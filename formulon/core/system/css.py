@@ -2,17 +2,35 @@
 
 from functools import cache
 
+from formulon.core.system import fields
 from formulon.core.system.buttons import PARTS, STATES, VARIANTS
 from formulon.core.system.choices import GROUNDS, INKS
 from formulon.core.system.identity import Typefaces
-from formulon.core.system.model import System
+from formulon.core.system.model import Scheme, System, Token
 from formulon.core.type.library import SUBSETS, family
 
 
-def properties_css(system: System) -> str:
-    """Every token as a custom property on :root."""
-    lines = [f"  {token.property}: {token.css};" for token in system.tokens.values() if token.type != "asset"]
-    return ":root {\n" + "\n".join(lines) + "\n}\n"
+def properties_css(system: System, scheme: Scheme | None = None) -> str:
+    """Every token as a custom property on :root. With both schemes the second follows in a media query, so that pages
+    follow their visitor; `scheme` writes the values of one scheme alone. A brand colour outside sRGB stands as its
+    checked fallback first, and as itself where the screen can show it."""
+    tokens = [token for token in system.tokens.values() if token.type != "asset"]
+    if scheme is not None:
+        return _root(["color-scheme: " + scheme, *(_line(system.token(token.path, scheme)) for token in tokens)])
+    made = _root(["color-scheme: " + " ".join(system.schemes), *map(_line, tokens)])
+    if system.dark:
+        other = [_line(token) for token in system.dark.values() if token.type != "asset"]
+        made += "@media (prefers-color-scheme: dark) {\n" + _root(other) + "}\n"
+    wide = [f"{token.property}: {token.wide}" for token in tokens if token.wide]
+    return made + ("@media (color-gamut: p3) {\n" + _root(wide) + "}\n" if wide else "")
+
+
+def _line(token: Token) -> str:
+    return f"{token.property}: {token.css}"
+
+
+def _root(lines: list[str]) -> str:
+    return ":root {\n" + "".join(f"  {line};\n" for line in lines) + "}\n"
 
 
 def tokens_css(system: System) -> str:
@@ -25,6 +43,7 @@ def aliases_css() -> str:
     """For each ground the short names by which sections use its tokens. The same for every system."""
     names = ["background", *INKS]
     names += [f"{variant}-{part}-{state}" for variant in VARIANTS for part in PARTS for state in STATES]
+    names += [f"field-{part}-{state}" for part in fields.PARTS for state in fields.STATES]
     rules = []
     for ground in GROUNDS:
         lines = "".join(f"--{name}:var(--ground-{ground}-{name});" for name in names)

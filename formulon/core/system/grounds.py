@@ -1,22 +1,25 @@
-"""Grounds and their inks: which colour stands where, and why."""
+"""Grounds: which colour each stands in, in the light and in the dark scheme, and why."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 
-from formulon.core.color.contrast import contrast_ratio, shown
-from formulon.core.color.difference import difference
+from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.oklab_scalar import oklab, oklch, rgb_of
-from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.color.srgb import RGB
 from formulon.core.system.choices import GROUNDS
-from formulon.core.system.model import Origin
-from formulon.core.system.palette import EXACT, NEUTRAL, PURE, RAMP, Palette, Swatch
+from formulon.core.system.model import Origin, Scheme
+from formulon.core.system.palette import Palette
+from formulon.core.system.search import EXACT, SIGNAL, Swatch
 
-# Lightness (OKLab) from which an exact colour can be the paper, and up to which it can be the deep ground.
-PAPER_FROM, DEEP_UP_TO, CALM_PAPER = 0.92, 0.42, 0.045
+# Lightness (OKLab) from which an exact colour can be the paper, and up to which it can be the deep ground; chroma up
+# to which a colour is calm enough for pages, and for pages in the dark scheme.
+PAPER_FROM, DEEP_UP_TO, CALM_PAPER, CALM_NIGHT = 0.92, 0.42, 0.045, 0.1
+_APART = 0.045  # lightness between paper and tint
 
 
 @dataclass(frozen=True, slots=True)
 class Ground:
-    """A ground with its colour; `far` is the colour in which large text on it is wanted."""
+    """A ground with its colour."""
 
     name: str
     swatch: Swatch
@@ -28,107 +31,123 @@ class Ground:
         return self.swatch.rgb
 
 
-@dataclass(frozen=True, slots=True)
-class InkSpec:
-    """How an ink is wanted. `mix` is the share of the ground in the wished colour; `wish` names its other part."""
-
-    name: str
-    required: str  # key of the policy: "text", "boundary" or "none"
-    wish: str  # "far" or "signature"
-    mix: float
-    order: tuple[int, ...]
-    calm: float | None = None
+Fixed = Mapping[str, tuple[Swatch, Origin]]
+Found = dict[str, tuple[Swatch, str]]
 
 
-_ALL = (EXACT, RAMP, NEUTRAL, PURE)
-_TONES = (RAMP, NEUTRAL, EXACT, PURE)
-INK_SPECS = (
-    InkSpec("heading", "text", "far", 0, _ALL),
-    InkSpec("body", "text", "far", 0, _ALL, calm=0.09),
-    InkSpec("quiet", "text", "far", 0.3, _TONES, calm=0.06),
-    InkSpec("link", "text", "signature", 0, _ALL),
-    InkSpec("boundary", "boundary", "far", 0.45, _TONES, calm=0.06),
-    InkSpec("line", "none", "far", 0.85, _TONES, calm=0.06),
-    InkSpec("focus", "boundary", "signature", 0, _ALL),
-)
+class _Brand:
+    """The exact colours, told apart by what they can stand for."""
+
+    def __init__(self, palette: Palette) -> None:
+        light = {s.reference: oklab(s.rgb)[0] for s in palette.brand}
+        chroma = {s.reference: oklch(s.rgb)[1] for s in palette.brand}
+        papers = [s for s in palette.brand if light[s.reference] >= PAPER_FROM and chroma[s.reference] <= CALM_PAPER]
+        deeps = [s for s in palette.brand if light[s.reference] <= DEEP_UP_TO]
+        nights = [s for s in deeps if chroma[s.reference] <= CALM_NIGHT]
+        self.paper = max(papers, key=lambda s: light[s.reference], default=None)
+        self.deep = min(deeps, key=lambda s: light[s.reference], default=None)
+        self.night = min(nights, key=lambda s: light[s.reference], default=None)
+        rest = [s for s in palette.brand if s not in (self.paper, self.deep)]
+        self.rest = rest or [s for s in (self.deep, self.paper) if s]
+        self.lead = self.rest[0] if self.rest else palette.by_reference["neutral/700"]
+        self.lightness = light
 
 
-def assign(palette: Palette, wires: dict[str, str]) -> dict[str, Ground]:
-    """The five grounds, from the wires where there are some and else from the lightness of the exact colours."""
-    light = {s.reference: oklab(s.rgb)[0] for s in palette.brand}
-    chroma = {s.reference: oklch(s.rgb)[1] for s in palette.brand}
-    papers = [s for s in palette.brand if light[s.reference] >= PAPER_FROM and chroma[s.reference] <= CALM_PAPER]
-    deeps = [s for s in palette.brand if light[s.reference] <= DEEP_UP_TO]
-    paper = max(papers, key=lambda s: light[s.reference], default=None)
-    deep = min(deeps, key=lambda s: light[s.reference], default=None)
-    rest = [s for s in palette.brand if s not in (paper, deep)] or [s for s in (deep, paper) if s]
-    lead = rest[0] if rest else palette.by_reference["neutral/700"]
-    chosen: dict[str, tuple[Swatch, str]] = {}
-    if paper:
-        chosen["paper"] = paper, f"{paper.label} is the lightest calm brand colour, so pages stand on it."
-    else:
-        chosen["paper"] = (
-            palette.by_reference["neutral/50"],
-            f"No brand colour is light and calm enough for a page (lightness {PAPER_FROM} or more); "
-            "a near-white in the brand's own tint is used.",
-        )
-    chosen["tint"] = _tint(palette, paper)
-    chosen["brand"] = lead, f"{lead.label} comes first among the brand colours that no other ground takes."
-    if len(rest) > 1:
-        chosen["accent"] = rest[1], f"{rest[1].label} comes second among the brand colours that no other ground takes."
-    else:
-        step = 200 if light.get(lead.reference, 0.5) < 0.75 else 700
-        swatch = _ramp_step(palette, lead, step)
-        chosen["accent"] = swatch, f"The brand has no second colour for this; {swatch.label} is a step of its ramp."
-    if deep:
-        chosen["deep"] = deep, f"{deep.label} is the darkest brand colour."
-    else:
-        swatch = _ramp_step(palette, lead, 900)
-        chosen["deep"] = swatch, f"No brand colour is dark (lightness {DEEP_UP_TO} or less); {swatch.label} is."
-    grounds = {}
+def assign(palette: Palette, fixed: Fixed, scheme: Scheme) -> dict[str, Ground]:
+    """Every ground: from the wires and pins in `fixed` where there are some, and else from the exact colours."""
+    brand = _Brand(palette)
+    chosen = _light(palette, brand) if scheme == "light" else _dark(palette, brand)
+    grounds: dict[str, Ground] = {}
     for name in GROUNDS:
-        wired = palette.get(wires[name]) if name in wires else None
-        if wired:
-            grounds[name] = Ground(name, wired, "chosen", f"{wired.label} was chosen for {name}.")
+        if name in fixed:
+            swatch, origin = fixed[name]
+            verb = "chosen" if origin == "chosen" else "pinned"
+            grounds[name] = Ground(name, swatch, origin, f"{swatch.label} was {verb} for {name}.")
+        elif name in ("navigation", "footer"):
+            like = grounds["paper" if name == "navigation" else "deep"]
+            reason = f"The {name} stands on the colour of {like.name}, {like.swatch.label}, until it is given its own."
+            grounds[name] = Ground(name, like.swatch, "exact" if like.swatch.kind == EXACT else "derived", reason)
         else:
             swatch, reason = chosen[name]
             grounds[name] = Ground(name, swatch, "exact" if swatch.kind == EXACT else "derived", reason)
     return grounds
 
 
-def _tint(palette: Palette, paper: Swatch | None) -> tuple[Swatch, str]:
-    if paper is None:
-        return palette.by_reference["neutral/100"], "One step darker than the paper, in the same tint."
-    lightness, chroma, hue = oklch(paper.rgb)
-    rgb = rgb_of(lightness - 0.045, min(0.05, chroma * 1.25), hue)
-    return Swatch(to_hex(rgb), f"{paper.label}, deeper", rgb, RAMP), f"{paper.label} with 0.045 less lightness (OKLCH)."
+def ends(palette: Palette, grounds: Mapping[str, Ground], scheme: Scheme) -> tuple[RGB, RGB]:
+    """The light and the dark colour in which large text is wanted: paper and deep, in the dark scheme turned round."""
+    if scheme == "light":
+        return grounds["paper"].rgb, grounds["deep"].rgb
+    paper = _Brand(palette).paper
+    return (paper or palette.by_reference["neutral/50"]).rgb, grounds["paper"].rgb
+
+
+def far_from(rgb: RGB, both: tuple[RGB, RGB]) -> RGB:
+    """Of the two ends, the colour that contrasts more with `rgb`."""
+    return max(both, key=lambda end: contrast_ratio(end, rgb))
+
+
+def _light(palette: Palette, brand: _Brand) -> Found:
+    chosen: Found = {}
+    if brand.paper:
+        chosen["paper"] = brand.paper, f"{brand.paper.label} is the lightest calm brand colour, so pages stand on it."
+        chosen["tint"] = _moved(brand.paper, -_APART, "deeper")
+    else:
+        chosen["paper"] = (
+            palette.by_reference["neutral/50"],
+            f"No brand colour is light and calm enough for a page (lightness {PAPER_FROM} or more); "
+            "a near-white in the brand's own tint is used.",
+        )
+        chosen["tint"] = palette.by_reference["neutral/100"], "One step darker than the paper, in the same tint."
+    _lead(palette, brand, chosen)
+    if brand.deep:
+        chosen["deep"] = brand.deep, f"{brand.deep.label} is the darkest brand colour."
+    else:
+        swatch = _ramp_step(palette, brand.lead, 900)
+        chosen["deep"] = swatch, f"No brand colour is dark (lightness {DEEP_UP_TO} or less); {swatch.label} is."
+    return chosen
+
+
+def _dark(palette: Palette, brand: _Brand) -> Found:
+    chosen: Found = {}
+    if brand.night:
+        chosen["paper"] = brand.night, f"{brand.night.label} is the darkest calm brand colour, so dark pages stand on it."
+    else:
+        swatch = palette.by_reference["neutral/950"]
+        chosen["paper"] = (
+            swatch,
+            f"No brand colour is dark and calm enough for a page (lightness {DEEP_UP_TO} or less, chroma {CALM_NIGHT} or "
+            "less); a near-black in the brand's own tint is used.",
+        )
+    paper = chosen["paper"][0]
+    chosen["tint"] = _moved(paper, _APART, "lifted")
+    _lead(palette, brand, chosen)
+    lightness = oklab(paper.rgb)[0]
+    chosen["deep"] = _moved(paper, -_APART, "deeper") if lightness >= 0.16 else _moved(paper, 2 * _APART, "lifted twice")
+    return chosen
+
+
+def _lead(palette: Palette, brand: _Brand, chosen: Found) -> None:
+    """Brand and accent: the first two exact colours that stand for neither paper nor deep."""
+    lead = brand.lead
+    chosen["brand"] = lead, f"{lead.label} comes first among the brand colours that no other ground takes."
+    if len(brand.rest) > 1:
+        second = brand.rest[1]
+        chosen["accent"] = second, f"{second.label} comes second among the brand colours that no other ground takes."
+        return
+    step = 200 if brand.lightness.get(lead.reference, 0.5) < 0.75 else 700
+    swatch = _ramp_step(palette, lead, step)
+    chosen["accent"] = swatch, f"The brand has no second colour for this; {swatch.label} is a step of its ramp."
+
+
+def _moved(swatch: Swatch, by: float, word: str) -> tuple[Swatch, str]:
+    lightness, chroma, hue = oklch(swatch.rgb)
+    rgb = rgb_of(lightness + by, min(0.05, chroma * 1.25) if by < 0 < lightness - 0.6 else chroma, hue)
+    moved = "more" if by > 0 else "less"
+    return (
+        Swatch("", f"{swatch.label}, {word}", rgb, SIGNAL),
+        f"{swatch.label} with {abs(by):g} {moved} lightness (OKLCH).",
+    )
 
 
 def _ramp_step(palette: Palette, swatch: Swatch, step: int) -> Swatch:
     return palette.get(f"{swatch.reference}/{step}") or palette.by_reference[f"neutral/{step}"]
-
-
-def signature(palette: Palette, grounds: dict[str, Ground]) -> Swatch:
-    """The colour in which the brand acts: that of the brand ground."""
-    return grounds["brand"].swatch
-
-
-def far_from(rgb: RGB, grounds: dict[str, Ground]) -> RGB:
-    """Of the paper and the deep ground, the colour that contrasts more with `rgb`."""
-    ends = (grounds["paper"].rgb, grounds["deep"].rgb)
-    return max(ends, key=lambda end: contrast_ratio(end, rgb))
-
-
-def explain(found: Swatch, wish: Swatch | None, ground: Ground, ratio: float, required: float) -> str:
-    """One sentence on why an ink is what it is, with the numbers."""
-    have = f"{found.label} {to_hex(found.rgb)} on {ground.swatch.label} is {shown(ratio)}"
-    needs = f"needs {required:g}:1" if required else "needs nothing, it is decoration"
-    if wish is None or wish.rgb == found.rgb:
-        return f"{have}; it {needs}."
-    own = contrast_ratio(wish.rgb, ground.rgb)
-    if own < required:
-        return (
-            f"{wish.label} {to_hex(wish.rgb)} on {ground.swatch.label} is {shown(own)}; this {needs}. "
-            f"{found.label} is used, {shown(ratio)}."
-        )
-    return f"{have}; it {needs}. ΔE2000 to {wish.label}: {difference(found.rgb, wish.rgb):.1f}."

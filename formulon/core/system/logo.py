@@ -1,6 +1,7 @@
 """The logo facet: which mark is seen best on each ground, by measurement."""
 
 import io
+import math
 from functools import lru_cache
 
 import numpy as np
@@ -8,9 +9,9 @@ import resvg_py
 from PIL import Image
 
 from formulon.core.color.contrast import contrast_matrix
-from formulon.core.color.srgb import RGB, Floats
+from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.system.identity import Mark
-from formulon.core.system.model import MarkOnGround
+from formulon.core.system.model import Conflict, MarkOnGround, Scheme
 
 VISIBLE = 3.0  # ratio from which a part of a mark counts as seen (common practice; WCAG exempts logotypes)
 GOOD = 0.6  # least share of a mark's drawn area that should be seen
@@ -56,3 +57,21 @@ def choose(marks: list[Mark], ground: str, rgb: RGB) -> MarkOnGround:
 
     best = max(marks, key=rank)
     return MarkOnGround(ground, best.id, round(visibility(best.svg, rgb), 4))
+
+
+def told(chosen: MarkOnGround, ground: str, rgb: RGB, scheme: Scheme) -> tuple[str, Conflict | None]:
+    """Why a ground has its mark, and the conflict where none is seen well."""
+    if chosen.mark is None:
+        return "The brand has no mark yet; its name is set in the heading ink.", None
+    seen = math.floor(chosen.visibility * 100)
+    reason = f"{seen} % of its drawn area has at least {VISIBLE:g}:1 here, the most of all marks."
+    if chosen.visibility >= GOOD:
+        return reason, None
+    message = (
+        f"No mark is seen well on {ground}: {seen} % of the best has 3:1, {GOOD * 100:g} % should. "
+        f"Add a mark for {'dark' if sum(rgb) < 384 else 'light'} grounds."
+    )
+    conflict = Conflict(
+        "mark-unseen", f"logo/{ground}", ground, "mark", "", to_hex(rgb), chosen.visibility, GOOD, message, scheme=scheme
+    )
+    return reason, conflict

@@ -7,11 +7,16 @@ from typing import Any, Literal
 from formulon.core.color.srgb import RGB
 
 Origin = Literal["exact", "derived", "chosen", "pinned"]
+Scheme = Literal["light", "dark"]
 
 
 @dataclass(frozen=True, slots=True)
 class Token:
-    """One design token. `path` has parts joined by "/"; `css` is its value as CSS writes it."""
+    """One design token. `path` has parts joined by "/"; `css` is its value as CSS writes it.
+
+    `alias` is the path of the token whose colour this one takes, `wide` the colour as the brand wrote it where that
+    lies outside sRGB and `css` is the fallback that was checked.
+    """
 
     path: str
     type: str
@@ -19,6 +24,8 @@ class Token:
     css: str
     origin: Origin
     reason: str
+    alias: str = ""
+    wide: str = ""
 
     @property
     def property(self) -> str:
@@ -37,22 +44,26 @@ class Pair:
     ratio: float
     required: float
     exempt: bool
+    scheme: Scheme = "light"
 
     @property
     def passes(self) -> bool:
         return self.exempt or self.ratio >= self.required
 
 
+Operation = dict[str, Any]
+
+
 @dataclass(frozen=True, slots=True)
 class Alternative:
-    """A way out of a conflict: set the wire `role` to `reference`, or take it off where that is None."""
+    """A way out of a conflict: `patch` is a JSON Patch on the choices. `color` is what stands there then, with its
+    ratio and its ΔE2000 to what was wanted; empty and 0 where the way is no colour."""
 
     label: str
-    role: str
-    reference: str | None
-    color: str
-    ratio: float
-    delta_e: float
+    patch: tuple[Operation, ...]
+    color: str = ""
+    ratio: float = 0.0
+    delta_e: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,6 +85,7 @@ class Conflict:
     message: str
     alternatives: tuple[Alternative, ...] = ()
     cause: str = ""
+    scheme: Scheme = "light"
 
 
 @dataclass(frozen=True, slots=True)
@@ -105,7 +117,8 @@ class MarkOnGround:
 
 @dataclass(frozen=True)
 class System:
-    """The resolved style system."""
+    """The resolved style system. `tokens` and `marks` are those of the first scheme; where pages follow the visitor,
+    `dark` and `dark_marks` hold what the dark scheme has in their place, under the same paths."""
 
     tokens: Mapping[str, Token]
     pairs: tuple[Pair, ...]
@@ -113,14 +126,28 @@ class System:
     steps: Mapping[str, Step]
     marks: Mapping[str, MarkOnGround]
     palette: Mapping[str, RGB] = field(repr=False)  # every colour that a wire may lead to, by reference
+    schemes: tuple[Scheme, ...] = ("light",)
+    dark: Mapping[str, Token] = field(default_factory=dict, repr=False)
+    dark_marks: Mapping[str, MarkOnGround] = field(default_factory=dict)
 
-    def css(self, path: str) -> str:
-        return self.tokens[path].css
+    def css(self, path: str, scheme: Scheme | None = None) -> str:
+        return self.token(path, scheme).css
+
+    def token(self, path: str, scheme: Scheme | None = None) -> Token:
+        """The token of a scheme; measures and type are the same in both."""
+        second = scheme is not None and scheme != self.schemes[0]
+        return self.dark.get(path, self.tokens[path]) if second else self.tokens[path]
+
+    def mark(self, ground: str, scheme: Scheme | None = None) -> MarkOnGround:
+        second = scheme is not None and scheme != self.schemes[0]
+        return self.dark_marks[ground] if second else self.marks[ground]
 
     def to_json(self) -> dict[str, Any]:
         """The form of docs/formats.md."""
         return {
+            "schemes": list(self.schemes),
             "tokens": [_flat(token) for token in self.tokens.values()],
+            "dark": [_flat(token) for token in self.dark.values()],
             "pairs": [_flat(pair) for pair in self.pairs],
             "conflicts": [asdict(conflict) for conflict in self.conflicts],
         }

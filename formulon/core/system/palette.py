@@ -1,50 +1,45 @@
-"""The colours that the solver may use, in the classes in which it prefers them, and the search itself."""
+"""The colours that the solver may use, in the classes in which it prefers them."""
 
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
 from functools import cache, cached_property
 
 import numpy as np
 
-from formulon.core.color.contrast import luminances, relative_luminance
+from formulon.core.color.contrast import luminances
+from formulon.core.color.difference import labs
 from formulon.core.color.oklab import oklch_to_rgb, rgb_to_oklab
 from formulon.core.color.oklab_scalar import oklch
 from formulon.core.color.ramps import STEPS, neutral_ramp, ramps
 from formulon.core.color.srgb import RGB, Floats
 from formulon.core.system.identity import BrandColor
+from formulon.core.system.search import EXACT, FAR, NEUTRAL, PURE, RAMP, Options, Swatch, rank_costs
 
-EXACT, RAMP, NEUTRAL, PURE, SIGNAL = range(5)
-CLASS_NAMES = ("exact", "ramp", "neutral", "pure", "signal")
 BLACK, WHITE = (0, 0, 0), (255, 255, 255)
 # Hues of the three signals in OKLCH degrees and their chroma: common practice, green, amber and red.
 SIGNALS = {"success": (150.0, 0.13), "warning": (70.0, 0.13), "error": (26.0, 0.18)}
 _DEFAULT_TINT: RGB = (96, 100, 108)
 
 
-@dataclass(frozen=True, slots=True)
-class Swatch:
-    """One usable colour: `reference` is what a wire writes, `label` what people read."""
-
-    reference: str
-    label: str
-    rgb: RGB
-    kind: int
-
-
 class Palette:
-    """All swatches of one brand, with arrays for the search. Order is fixed, so ties are broken the same each time."""
+    """All swatches of one brand, with arrays for the search. Order is fixed, so ties are broken the same each time.
 
-    def __init__(self, colors: Sequence[BrandColor]) -> None:
+    `pins` are ramp and neutral steps that were fixed by hand ("lamp/200", "neutral/700").
+    """
+
+    def __init__(self, colors: Sequence[BrandColor], pins: Mapping[str, RGB] | None = None) -> None:
+        pins = pins or {}
         self.brand = [Swatch(c.id, c.name, c.parsed.rgb, EXACT) for c in colors]
         swatches = list(self.brand)
         exact = [swatch.rgb for swatch in self.brand]
         self.ramps = dict(zip([s.reference for s in self.brand], ramps(exact), strict=True))
         for swatch in self.brand:
-            for step, rgb in self.ramps[swatch.reference].items():
+            ramp = self.ramps[swatch.reference]
+            ramp |= {step: pins[f"{swatch.reference}/{step}"] for step in ramp if f"{swatch.reference}/{step}" in pins}
+            for step, rgb in ramp.items():
                 if rgb != swatch.rgb and rgb not in (BLACK, WHITE):
                     swatches.append(Swatch(f"{swatch.reference}/{step}", f"{swatch.label} {step}", rgb, RAMP))
         tint = max(exact, key=self._tinting, default=_DEFAULT_TINT)
-        self.neutral = neutral_ramp(tint)
+        self.neutral = {step: pins.get(f"neutral/{step}", rgb) for step, rgb in neutral_ramp(tint).items()}
         swatches += [Swatch(f"neutral/{step}", f"Neutral {step}", rgb, NEUTRAL) for step, rgb in self.neutral.items()]
         swatches += [Swatch("white", "White", WHITE, PURE), Swatch("black", "Black", BLACK, PURE)]
         self.signals = {name: _signal(hue, chroma) for name, (hue, chroma) in SIGNALS.items()}
@@ -55,6 +50,9 @@ class Palette:
         self.luminance = luminances(self.rgb)
         self.kind = np.array([swatch.kind for swatch in swatches])
         self.chroma = np.hypot(self.lab[:, 1], self.lab[:, 2])
+        self.cielab = labs(self.rgb)
+        self._options: dict[tuple[tuple[float, float, float], tuple[int, ...], float | None], Options] = {}
+        self._weights: dict[tuple[tuple[int, ...], float | None], Floats] = {}
 
     @staticmethod
     def _tinting(rgb: RGB) -> float:
@@ -73,35 +71,21 @@ class Palette:
             return self.by_reference[name]
         return found
 
-    def ratios(self, background: RGB) -> Floats:
-        """Contrast ratio of every swatch against one background, shape (n,)."""
-        own = relative_luminance(background) + 0.05
-        lum = self.luminance + 0.05
-        return np.asarray(np.maximum(lum, own) / np.minimum(lum, own))
+    def weights(self, order: tuple[int, ...], calm: float | None) -> Floats:
+        """The cost of every swatch by its rank alone, see search.py. Kept, since few kinds of wishes exist."""
+        key = order, calm
+        if key not in self._weights:
+            self._weights[key] = rank_costs(self.kind, self.chroma, order, calm)
+        return self._weights[key]
 
-    def solve(
-        self,
-        ratios: Floats,
-        required: float,
-        wish: tuple[float, float, float],
-        order: Sequence[int] = (EXACT, RAMP, NEUTRAL, PURE),
-        calm: float | None = None,
-    ) -> Swatch | None:
-        """The swatch in the first class of `order` with one that passes, nearest to `wish` (OKLab) within it.
-
-        `calm` bounds the chroma of what is wanted: classes are first searched within it, then without. Pure black
-        and white are last in any case. None where nothing passes.
-        """
-        passing = ratios >= required
-        distance = ((self.lab - wish) ** 2).sum(axis=1)
-        rounds = [passing & (self.chroma <= calm), passing] if calm is not None else [passing]
-        for allowed in rounds:
-            for kind in (k for k in order if k != PURE):
-                mask = allowed & (self.kind == kind)
-                if mask.any():
-                    return self.swatches[int(np.argmin(np.where(mask, distance, np.inf)))]
-        mask = passing & (self.kind == PURE)
-        return self.swatches[int(np.argmin(np.where(mask, distance, np.inf)))] if mask.any() else None
+    def options(self, wish: tuple[float, float, float], order: tuple[int, ...], calm: float | None = None) -> Options:
+        """All swatches, with what each costs against a wish in OKLab."""
+        key = wish, order, calm
+        if key not in self._options:
+            away = self.lab - wish
+            distance = np.sqrt(np.einsum("ij,ij->i", away, away))
+            self._options[key] = Options(self.swatches, self.luminance, self.weights(order, calm) + distance / FAR)
+        return self._options[key]
 
 
 @cache

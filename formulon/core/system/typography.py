@@ -3,11 +3,11 @@
 from collections.abc import Iterator
 
 from formulon.core.system.choices import Scale
+from formulon.core.system.fluid import LARGE, SMALL, fluid
 from formulon.core.system.identity import Typefaces
 from formulon.core.system.model import Step, Token
 from formulon.core.type.library import family
 
-SMALL, LARGE = 360, 1280  # px of viewport between which sizes are fluid
 MOST_GROWTH = 2.5  # so that zoom to 500 % doubles every text (practice.md's figure; WCAG 2.2 SC 1.4.4)
 # step: power of the ratio, font, wanted weight, line height, tracking in em
 _STEPS = {
@@ -21,14 +21,6 @@ _STEPS = {
     "fine": (-0.55, "body", 400, 1.5, 0.0),
     "label": (-0.1, "body", 600, 1.25, 0.0),
 }
-
-
-def fluid(small: float, large: float) -> str:
-    """A `clamp()` in rem that is `small` px at 360 px of viewport and `large` px at 1280 px, and linear between."""
-    slope = (large - small) / (LARGE - SMALL)
-    intercept = small - slope * SMALL
-    low, high = sorted((small, large))
-    return f"clamp({low / 16:.5g}rem, {intercept / 16:.6g}rem + {slope * 100:.6g}vw, {high / 16:.5g}rem)"
 
 
 def steps(typefaces: Typefaces, scale: Scale) -> dict[str, Step]:

@@ -21,13 +21,15 @@ def _font_bytes(family_id: str, subset: str) -> bytes:
 
 
 @cache
-def _face(family_id: str, subset: str) -> hb.Face:
+def face(family_id: str, subset: str) -> hb.Face:
+    """A subset of a family, for HarfBuzz."""
     return hb.Face(_font_bytes(family_id, subset))
 
 
 @lru_cache(maxsize=128)
-def _font(family_id: str, subset: str, weight: int) -> hb.Font:
-    font = hb.Font(_face(family_id, subset))
+def font(family_id: str, subset: str, weight: int) -> hb.Font:
+    """A subset of a family at a weight."""
+    font = hb.Font(face(family_id, subset))
     low, high = family(family_id).weights
     if low != high:
         font.set_variations({"wght": weight})
@@ -37,7 +39,7 @@ def _font(family_id: str, subset: str, weight: int) -> hb.Font:
 @cache
 def coverage(family_id: str) -> dict[str, frozenset[int]]:
     """The code points of each subset."""
-    return {subset: frozenset(_face(family_id, subset).unicodes) for subset in SUBSETS}
+    return {subset: frozenset(face(family_id, subset).unicodes) for subset in SUBSETS}
 
 
 @cache
@@ -82,8 +84,8 @@ def _shape(family_id: str, subset: str, weight: int, text: str) -> float:
     buffer = hb.Buffer()
     buffer.add_str(text)
     buffer.guess_segment_properties()
-    hb.shape(_font(family_id, subset, weight), buffer)
-    upem = int(_face(family_id, subset).upem)
+    hb.shape(font(family_id, subset, weight), buffer)
+    upem = int(face(family_id, subset).upem)
     gone = sum(1 for info in buffer.glyph_infos if info.codepoint == 0)
     return float(sum(position.x_advance for position in buffer.glyph_positions)) / upem + gone * 0.1
 

@@ -1,25 +1,31 @@
 """Building the answers out of models and services."""
 
+from urllib.parse import quote
+
 from django.conf import settings
 from django.http import HttpRequest
 
 from formulon.core.checks.rule import Rule
+from formulon.core.color.vision import MATRICES
 from formulon.core.formats.identity_files import FORMS
+from formulon.core.formats.system_files import FORMS as SYSTEM_FORMS
 from formulon.core.identity.brief import AXES, described, missing, open_questions
 from formulon.core.identity.facts import GROUPS
 from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.model import Asset
 from formulon.core.site.render import WIDTHS
-from formulon.core.system.choices import GROUNDS
+from formulon.core.system.choices import GROUNDS, Choices
 from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity, Mark
 from formulon.core.system.logo import choose
 from formulon.core.system.organisations import ORGANISATIONS
+from formulon.core.system.resolve import resolve
 from formulon.core.type.library import families
 from formulon.studio.api import shapes
 from formulon.studio.models import Brand, Intake, Release, SourceFile
 from formulon.studio.services import history, sources
 from formulon.studio.services.sites import assets_of, bodies_of, pages_of, preview_key, shown, site_of
-from formulon.studio.services.workbench import resolved
+from formulon.studio.services.workbench import differing, resolved
 
 _CARD = (251, 251, 250)  # the card's ground in web/src/styles
 
@@ -45,7 +51,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         shapes.PageDocument(
             revision=revisions[f"page:{page.id}"],
             body=page,
-            preview=preview_key(site, revisions, page.id, summary["marks"]),
+            preview=preview_key(site, revisions, page, summary),
             file=site.file_name(page),
         )
         for page in site.pages
@@ -62,10 +68,20 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         edited=pages_of(bodies) != brand.planned,
         changed_since_release=newest != shown(bodies),
         history=shapes.History(undo=back, redo=forth),
-        pictures=[shapes.PictureCard(id=asset.id, name=asset.name) for asset in site.assets],
+        pictures=[
+            shapes.PictureCard(id=asset.id, name=asset.name, address=_picture_address(brand, asset)) for asset in site.assets
+        ],
         system=shapes.Resolved.model_validate(_jsonable(summary)),
         releases=[release_card(release, index == 0) for index, release in enumerate(releases)],
     )
+
+
+def _picture_address(brand: Brand, asset: Asset) -> str:
+    """The smallest size of a photograph, or a drawing as a data address."""
+    if asset.svg:
+        return "data:image/svg+xml," + quote(asset.svg, safe="~()*!.'/:=; ")
+    smallest = min(asset.renditions, key=lambda one: one.width)
+    return f"/api/brands/{brand.pk}/pictures/{asset.id}-{smallest.width}.webp"
 
 
 def _jsonable(summary: dict) -> dict:  # type: ignore[type-arg]
@@ -74,11 +90,12 @@ def _jsonable(summary: dict) -> dict:  # type: ignore[type-arg]
     return {**summary, "headlines": headlines}
 
 
-def draft(brand: Brand, choices: object) -> shapes.Resolved:
-    """The system under choices that are not stored, for a drag."""
+def draft(brand: Brand, choices: Choices) -> shapes.Resolved:
+    """The system under choices that are not stored, for a drag: of tokens, pairs and fits those that differ."""
     bodies, _ = bodies_of(brand)
-    site = site_of(bodies, assets_of(brand)).model_copy(update={"choices": choices})
-    return shapes.Resolved.model_validate(_jsonable(resolved(site)))
+    site = site_of(bodies, assets_of(brand))
+    drafted = site.with_choices(choices)
+    return shapes.Resolved.model_validate(_jsonable(differing(resolved(drafted), resolve(site.identity, site.choices))))
 
 
 def release_card(release: Release, live: bool) -> shapes.ReleaseCard:
@@ -152,6 +169,8 @@ def library() -> shapes.Library:
         ],
         axes=[shapes.AxisCard(id=key, first=first, second=second) for key, first, second in AXES],
         forms=[shapes.FormCard(id=form.id, label=form.label) for form in FORMS.values()],
+        visions=[shapes.VisionCard(id=name, matrix=matrix.tolist()) for name, matrix in MATRICES.items()],
+        system_forms=[shapes.FormCard(id=form.id, label=form.label) for form in SYSTEM_FORMS.values()],
     )
 
 

@@ -5,6 +5,8 @@ from typing import Any
 
 from pydantic import BaseModel, ConfigDict, Field
 
+from formulon.core.checks.effect import Effect
+from formulon.core.checks.reach import Use
 from formulon.core.checks.runner import Finding
 from formulon.core.identity.brief import Missing, Question
 from formulon.core.identity.decide import Request
@@ -12,8 +14,10 @@ from formulon.core.identity.evidence import Fact
 from formulon.core.site.model import Frame, Page
 from formulon.core.site.replan import Difference
 from formulon.core.system.choices import Choices
+from formulon.core.system.duplicates import NearDuplicates
 from formulon.core.system.identity import Identity
-from formulon.core.system.model import Conflict, Pair, Step, Token
+from formulon.core.system.model import Conflict, Pair, Scheme, Step, Token
+from formulon.core.system.proportions import Proportions
 
 
 class Shape(BaseModel):
@@ -80,7 +84,7 @@ class History(Shape):
     redo: str | None
 
 
-class Use(Shape):
+class InkUse(Shape):
     ground: str
     ink: str
     count: int
@@ -94,18 +98,43 @@ class Headline(Shape):
 
 
 class Resolved(Shape):
+    schemes: list[Scheme]
     tokens: list[Token]
+    dark: list[Token]
     pairs: list[Pair]
     conflicts: list[Conflict]
     css: str
+    css_dark: str
     steps: list[Step]
     marks: dict[str, str | None]
+    dark_marks: dict[str, str | None]
     palette: dict[str, str]
     fits: dict[str, dict[str, float]]
-    uses: list[Use]
+    uses: list[InkUse]
     sections: dict[str, int]
     headlines: list[Headline]
     counts: dict[str, int]
+    near: list[NearDuplicates]
+    proportions: Proportions
+
+
+class EffectRequest(Shape):
+    patch: list[dict[str, Any]] = Field(min_length=1, max_length=40, description="A JSON Patch on the choices.")
+
+
+class LastEffect(Shape):
+    """What the newest entry of the history reached; nothing where there is none."""
+
+    label: str
+    effect: Effect | None
+
+
+class ReachOfTokens(Shape):
+    """Uses by token; px² that the glyphs of an ink cover at 1280 px; of each drawing the share of each picture token."""
+
+    uses: dict[str, list[Use]]
+    ink_areas: dict[str, float]
+    drawn: dict[str, dict[int, float]]
 
 
 class ReleaseCard(Shape):
@@ -118,10 +147,11 @@ class ReleaseCard(Shape):
 
 
 class PictureCard(Shape):
-    """A picture of the brand's own, to choose on pages."""
+    """A picture of the brand's own, to choose on pages; `address` is where it can be seen."""
 
     id: str
     name: str
+    address: str
 
 
 class Workbench(Shape):
@@ -198,6 +228,64 @@ class ReadColors(Shape):
     problems: list[str]
 
 
+class PickRequest(Shape):
+    value: str = Field(max_length=80)
+    background: str = Field(max_length=80)
+    required: float = Field(ge=0, le=21)
+
+
+class TrackCard(Shape):
+    axis: str
+    low: float
+    high: float
+    colors: list[str]
+    passes: list[bool]
+
+
+class Picked(Shape):
+    """A colour, its verdict, and where its three sliders lead."""
+
+    value: str
+    hex: str
+    mapped: bool
+    lch: list[float]
+    ratio: float
+    tracks: list[TrackCard]
+    darker: str
+    lighter: str
+
+
+class AnotherRequest(Shape):
+    brand: list[str] = Field(default_factory=list, max_length=12)
+    background: str = Field(max_length=80)
+    required: float = Field(ge=0, le=21)
+    seed: int = Field(ge=0, le=1_000_000)
+
+
+class OneColor(Shape):
+    hex: str
+
+
+class WordsRequest(Shape):
+    text: str = Field(max_length=200)
+    seed: int = Field(default=0, ge=0, le=1_000_000)
+
+
+class WordColors(Shape):
+    colors: list[str]
+    known: list[str]
+    unknown: list[str]
+
+
+class PictureColor(Shape):
+    hex: str
+    share: float
+
+
+class PictureColors(Shape):
+    colors: list[PictureColor]
+
+
 class FamilyCard(Shape):
     id: str
     name: str
@@ -239,6 +327,13 @@ class AxisCard(Shape):
     second: str
 
 
+class VisionCard(Shape):
+    """A kind of vision, with its matrix on linear sRGB."""
+
+    id: str
+    matrix: list[list[float]]
+
+
 class FormCard(Shape):
     id: str
     label: str
@@ -254,6 +349,8 @@ class Library(Shape):
     organisations: list[OrganisationCard]
     axes: list[AxisCard]
     forms: list[FormCard]
+    system_forms: list[FormCard]
+    visions: list[VisionCard]
 
 
 class MarkUploaded(Shape):

@@ -135,6 +135,25 @@ def redo(brand: Brand) -> Entry:
     return entry
 
 
+def before_last(brand: Brand, bodies: dict[str, Body]) -> tuple[str, dict[str, Body]] | None:
+    """The label of the newest entry, and the bodies as they were before it; None where there is no entry."""
+    entry = brand.entries.filter(undone=False).order_by("-number").first()
+    if entry is None:
+        return None
+    before = dict(bodies)
+    for part in entry.edits:
+        name = part["document"]
+        if name == _PLAN:
+            continue
+        if "created" in part:
+            before.pop(name, None)
+        elif "removed" in part:
+            before[name] = part["removed"]
+        else:
+            before[name] = patched(name, bodies[name], part["backward"])
+    return entry.label, before
+
+
 def labels(brand: Brand) -> tuple[str | None, str | None]:
     """What undo and redo would do next."""
     back = brand.entries.filter(undone=False).order_by("-number").values_list("label", flat=True).first()

@@ -120,10 +120,12 @@ def blob_of(brand: Brand) -> Callable[[str], bytes]:
     return open_blob
 
 
-def preview_key(site: Site, revisions: dict[str, int], page: str, marks: dict[str, str | None]) -> str:
+def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict[str, Any]) -> str:
     """Changes whenever the HTML of a page's preview does; a restyle alone changes only tokens and leaves it."""
     menu = [(one.id, one.name, one.menu) for one in site.pages]
-    parts = [revisions["identity"], revisions["frame"], revisions[f"page:{page}"], sorted(marks.items()), menu]
+    marks = [sorted(summary[name].items()) for name in ("marks", "dark_marks")]
+    grounds = [section.ground for section in page.sections]
+    parts = [revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu]
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]
 
 

@@ -15,7 +15,9 @@ from formulon.core.site.catalogue import card_ground
 from formulon.core.site.model import Site
 from formulon.core.system.choices import GROUNDS
 from formulon.core.system.css import properties_css
+from formulon.core.system.duplicates import near_duplicates
 from formulon.core.system.model import System
+from formulon.core.system.proportions import proportions
 from formulon.core.system.resolve import resolve
 
 
@@ -25,13 +27,17 @@ def resolved(site: Site) -> dict[str, Any]:
     facts = predict(site, system)
     report = check(facts, system)
     uses = Counter(
-        (fact.ground, _shown_ink(fact.ink)) for fact in facts if isinstance(fact, TextRun) and not _other_state(fact.ink)
+        (fact.ground, _shown_ink(fact.ink))
+        for fact in facts
+        if isinstance(fact, TextRun) and not _other_state(fact.ink) and fact.scheme == system.schemes[0]
     )
     return {
         **system.to_json(),
-        "css": properties_css(system),
+        "css": properties_css(system, system.schemes[0]),
+        "css_dark": properties_css(system, "dark") if system.dark else "",
         "steps": [asdict(step) for step in system.steps.values()],
         "marks": {ground: chosen.mark for ground, chosen in system.marks.items()},
+        "dark_marks": {ground: chosen.mark for ground, chosen in system.dark_marks.items()},
         "palette": {reference: to_hex(rgb) for reference, rgb in system.palette.items()},
         "fits": _fits(system),
         "uses": [{"ground": ground, "ink": ink, "count": count} for (ground, ink), count in sorted(uses.items())],
@@ -39,10 +45,33 @@ def resolved(site: Site) -> dict[str, Any]:
         "headlines": [
             {"page": fact.place.page, "text": fact.text, "step": fact.step, "lines": fact.lines}
             for fact in facts
-            if isinstance(fact, TextRun) and fact.tag in ("h1", "h2")
+            if isinstance(fact, TextRun) and fact.tag in ("h1", "h2") and fact.scheme == system.schemes[0]
         ],
         "counts": report.counts,
+        "near": near_duplicates(site.identity),
+        "proportions": proportions(site.identity),
     }
+
+
+def differing(summary: dict[str, Any], stored: System) -> dict[str, Any]:
+    """A summary of which tokens, pairs, palette and fits are left out that are as in the stored system."""
+    known = {**stored.to_json(), "palette": {reference: to_hex(rgb) for reference, rgb in stored.palette.items()}}
+    made = dict(summary)
+    for part, name in (("tokens", _path), ("dark", _path), ("pairs", _pair)):
+        old = {name(item): item for item in known[part]}
+        made[part] = [item for item in summary[part] if old.get(name(item)) != item]
+    grounds = {f"ground/{ground}/background" for ground in GROUNDS}
+    if summary["palette"] == known["palette"] and not grounds & {token["path"] for token in made["tokens"]}:
+        made["palette"], made["fits"] = {}, {}
+    return made
+
+
+def _path(token: dict[str, Any]) -> str:
+    return str(token["path"])
+
+
+def _pair(pair: dict[str, Any]) -> tuple[str, str, str]:
+    return pair["scheme"], pair["ground"], pair["ink"]
 
 
 def _fits(system: System) -> dict[str, dict[str, float]]:

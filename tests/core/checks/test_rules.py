@@ -30,10 +30,11 @@ def codes(name: str, fact) -> list[str]:  # type: ignore[no-untyped-def]
     return [verdict.code for verdict in of(name).verdicts(fact)[1]]
 
 
-def test_seven_rules_are_found_by_their_path() -> None:
+def test_eight_rules_are_found_by_their_path() -> None:
     assert list(rules()) == [
         "content/alternative-text",
         "content/placeholder-left",
+        "contrast/text-enhanced",
         "contrast/text-minimum",
         "interaction/target-size",
         "links/dead-destination",
@@ -43,6 +44,29 @@ def test_seven_rules_are_found_by_their_path() -> None:
     for name, one in rules().items():
         module = one.look.__module__.removeprefix("formulon.core.checks.rules.")
         assert module == name.replace("/", ".").replace("-", "_")
+
+
+def test_enhanced_contrast_is_asked_for_under_aaa_alone() -> None:
+    """WCAG 2.2, 1.4.6: 7:1, and 4.5:1 for large text. #595959 on white is 7.00:1, #5a5a5a 6.90:1; #767676 is 4.54:1 and
+    #777777 4.48:1."""
+    name = "contrast/text-enhanced"
+    assert of(name).verdicts(replace(RUN, foreground="#777777"))[0] == "does-not-apply"
+    for color, size, found in (
+        ("#595959", 17.0, []), ("#5a5a5a", 17.0, ["too-low"]), ("#767676", 24.0, []), ("#777777", 24.0, ["too-low"]),
+    ):  # fmt: skip
+        assert codes(name, replace(RUN, policy="AAA", foreground=color, sizes={360: size})) == found, color
+
+
+def test_a_ground_for_large_text_only_stops_small_text(quillmoor: Identity) -> None:
+    """Heather's luminance is 0.16: nothing reaches 7:1 on it."""
+    site = plan(quillmoor, Choices(policy="AAA", large_only=["accent"]))
+    findings = [one for one in check_site(site).findings if one.rule == "contrast/text-enhanced"]
+    assert findings and all(one.stops for one in findings)
+    sizes = {
+        run.text: run.sizes[360] for run in predict(site, resolve(site.identity, site.choices)) if isinstance(run, TextRun)
+    }
+    assert all(sizes[text] < 24 for text in sizes if any(f"“{text[:60]}”" in one.message for one in findings))
+    assert any("Stand it on" in fix.label for one in findings for fix in one.fixes)
 
 
 def test_registration_refuses_a_duplicate_and_a_missing_part() -> None:
@@ -208,6 +232,9 @@ def test_a_site_with_every_defect(site: Site) -> None:
     made = broken(site)
     report = check_site(made)
     found = {(finding.rule, finding.code) for finding in report.findings}
+    # One rule asks for something only of a site that is held to AAA.
+    strict = check_site(made.with_choices(made.choices.model_copy(update={"policy": "AAA"})))
+    found |= {(finding.rule, finding.code) for finding in strict.findings if finding.rule == "contrast/text-enhanced"}
     assert found == {(name, code) for name, one in rules().items() for code in one.messages if code != "glyphs-unknown"}
     assert report.stopped
     for finding in report.findings:

@@ -41,9 +41,11 @@ def test_contrast() -> None:
 def test_resolve_prints_the_documented_form(folder: Path) -> None:
     data = json.loads(run("resolve", str(folder / "identity.json")).output)
     jsonschema.validate(data, schemas()["resolve"])
-    assert set(data) == {"tokens", "pairs", "conflicts"}
-    assert set(data["tokens"][0]) == {"path", "type", "value", "css", "origin", "reason"}
-    assert set(data["pairs"][0]) == {"ground", "ink", "foreground", "background", "ratio", "required", "exempt"}
+    assert set(data) == {"schemes", "tokens", "dark", "pairs", "conflicts"}
+    assert set(data["tokens"][0]) == {"path", "type", "value", "css", "origin", "reason", "alias", "wide"}
+    assert set(data["pairs"][0]) == {
+        "ground", "ink", "foreground", "background", "ratio", "required", "exempt", "scheme",
+    }  # fmt: skip
     night = next(token for token in data["tokens"] if token["path"] == "brand/night")
     assert (night["value"], night["origin"]) == ("#1B2147", "exact")
 
@@ -51,7 +53,19 @@ def test_resolve_prints_the_documented_form(folder: Path) -> None:
 def test_resolve_with_choices_and_as_css(folder: Path) -> None:
     choices = written(folder, "choices.json", {"radius": 14, "wires": {"paper/link": "night/500"}})
     css = run("resolve", str(folder / "identity.json"), "--choices", choices, "--format", "css").output
-    assert css.startswith(":root {") and "--shape-radius: 14px;" in css and "--brand-night: #1B2147;" in css
+    assert ":root {\n  color-scheme: light;" in css and "--shape-radius: 14px;" in css and "--brand-night: #1B2147;" in css
+
+
+@pytest.mark.parametrize("form", ["tokens", "scss", "gpl", "ase", "css", "json"])
+def test_resolve_gives_every_form_that_the_studio_gives(folder: Path, form: str) -> None:
+    from formulon.core.formats.documents import load_identity
+    from formulon.core.formats.system_files import FORMS
+    from formulon.core.system.resolve import resolve
+
+    path = folder / "identity.json"
+    brand = load_identity(path.read_bytes(), path.name)
+    result = run("resolve", str(path), "--format", form)
+    assert result.output_bytes == FORMS[form].write(resolve(brand), brand.name)
 
 
 def test_build_writes_pages_that_stand_by_themselves(folder: Path) -> None:

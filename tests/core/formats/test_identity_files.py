@@ -45,7 +45,7 @@ def test_the_json_reads_back_to_the_same_identity(quillmoor: Identity) -> None:
 
 @given(
     name=st.text(min_size=1, max_size=40).filter(lambda text: text.strip()),
-    colors=st.lists(st.tuples(st.text("abcXYZ äé-", min_size=1, max_size=12).filter(lambda t: t.strip()), st.integers(0, 0xFFFFFF)), max_size=6, unique_by=lambda one: one[0].strip().casefold()),
+    colors=st.lists(st.tuples(st.text("abcXYZ äé-", min_size=1, max_size=12).filter(lambda t: t.strip()), st.integers(0, 0xFFFFFF)), max_size=6, unique_by=(lambda one: one[0].strip().casefold(), lambda one: one[1])),
 )  # fmt: skip
 def test_colors_come_back_exactly_from_every_form(name: str, colors: list[tuple[str, int]]) -> None:
     body = {"name": name, "colors": [{"name": n, "value": f"#{v:06X}", "id": f"c{i}"} for i, (n, v) in enumerate(colors)]}

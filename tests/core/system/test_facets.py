@@ -7,9 +7,10 @@ import tinycss2
 
 from formulon.core.system.choices import Choices, Scale
 from formulon.core.system.css import properties_css, tokens_css
+from formulon.core.system.fluid import fluid
 from formulon.core.system.identity import Identity, Typefaces
 from formulon.core.system.resolve import resolve
-from formulon.core.system.typography import fluid, steps
+from formulon.core.system.typography import steps
 
 
 @pytest.mark.parametrize(("small", "large"), [(17, 18), (40, 96.5), (13, 12), (20, 20)])

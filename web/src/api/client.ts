@@ -76,3 +76,7 @@ export type FactRequest = Schemas['Request'];
 export type Question = Schemas['Question'];
 export type Proposal = Schemas['Proposal'];
 export type Character = Schemas['Character'];
+
+export type Effect = Schemas['Effect'];
+export type ReachOfTokens = Schemas['ReachOfTokens'];
+export type Picked = Schemas['Picked'];

@@ -1,5 +1,5 @@
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { client, Problem, unwrap } from './client';
+import { client, Problem, unwrap, type Operation } from './client';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -59,13 +59,13 @@ export function useWorkbench(brandId: string) {
 }
 
 /** The HTML of a page's preview; `key` changes whenever the HTML does. */
-export function usePreview(brandId: string, pageId: string, key: string) {
+export function usePreview(brandId: string, pageId: string, key: string, scheme: 'light' | 'dark') {
   return useQuery({
-    queryKey: ['preview', brandId, pageId, key],
+    queryKey: ['preview', brandId, pageId, key, scheme],
     queryFn: () =>
       unwrap(
         client.GET('/api/brands/{brand_id}/pages/{page_id}/preview', {
-          params: { path: { brand_id: brandId, page_id: pageId } },
+          params: { path: { brand_id: brandId, page_id: pageId }, query: { scheme } },
         }),
       ),
     placeholderData: (previous) => previous,
@@ -90,5 +90,35 @@ export function useSources(brandId: string) {
       const state = query.state.data?.progress.state;
       return state === 'waiting' || state === 'reading' ? 400 : false;
     },
+  });
+}
+
+/** Where every token is used; `stamp` changes with every revision. */
+export function useReach(brandId: string, stamp: string, wanted = true) {
+  return useQuery({
+    queryKey: ['reach', brandId, stamp],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/reach', { params: { path: { brand_id: brandId } } })),
+    placeholderData: (previous) => previous,
+    enabled: wanted,
+  });
+}
+
+/** What the newest change reached. */
+export function useLastEffect(brandId: string, stamp: string) {
+  return useQuery({
+    queryKey: ['effect', brandId, stamp],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/effect', { params: { path: { brand_id: brandId } } })),
+    placeholderData: (previous) => previous,
+  });
+}
+
+/** What a patch on the choices would reach. */
+export function useEffectOf(brandId: string, stamp: string, patch: Operation[]) {
+  return useQuery({
+    queryKey: ['effect of', brandId, stamp, patch],
+    queryFn: () =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/effect', { params: { path: { brand_id: brandId } }, body: { patch } }),
+      ),
   });
 }

@@ -73,6 +73,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/effect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What the newest change reached, and what a change of the choices would reach. */
+        get: operations["brands_effect_retrieve"];
+        put?: never;
+        /** @description What the newest change reached, and what a change of the choices would reach. */
+        post: operations["brands_effect_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/facts": {
         parameters: {
             query?: never;
@@ -210,6 +228,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Common helpers. */
+        get: operations["brands_reach_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/redo": {
         parameters: {
             query?: never;
@@ -330,6 +365,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/system/{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The system taken out in an open form. */
+        get: operations["brands_system_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/undo": {
         parameters: {
             query?: never;
@@ -358,6 +410,74 @@ export interface paths {
         put?: never;
         /** @description Common helpers. */
         post: operations["colors_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colors/another": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Common helpers. */
+        post: operations["colors_another_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colors/pick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Common helpers. */
+        post: operations["colors_pick_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colors/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The colours of a reference picture, which is not kept. */
+        post: operations["colors_picture_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colors/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Common helpers. */
+        post: operations["colors_words_create"];
         delete?: never;
         options?: never;
         head?: never;
@@ -408,21 +528,42 @@ export interface components {
         ActionEnum: "accept" | "lock" | "unlock" | "reject" | "reopen";
         /**
          * Alternative
-         * @description A way out of a conflict: set the wire `role` to `reference`, or take it off where that is None.
+         * @description A way out of a conflict: `patch` is a JSON Patch on the choices. `color` is what stands there then, with its
+         *     ratio and its ΔE2000 to what was wanted; empty and 0 where the way is no colour.
          */
         Alternative: {
             /** Label */
             label: string;
-            /** Role */
-            role: string;
-            /** Reference */
-            reference: string | null;
-            /** Color */
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+            /**
+             * Color
+             * @default
+             */
             color: string;
-            /** Ratio */
+            /**
+             * Ratio
+             * @default 0
+             */
             ratio: number;
-            /** Delta E */
+            /**
+             * Delta E
+             * @default 0
+             */
             delta_e: number;
+        };
+        /** AnotherRequest */
+        AnotherRequestRequest: {
+            /** Brand */
+            brand?: string[];
+            /** Background */
+            background: string;
+            /** Required */
+            required: number;
+            /** Seed */
+            seed: number;
         };
         /** AxisCard */
         AxisCard: {
@@ -590,8 +731,11 @@ export interface components {
          * @description The designer's decisions.
          *
          *     `wires` leads a role to a colour. A role is a ground ("accent"), an ink on a ground ("paper/link") or a button
-         *     on a ground ("deep/primary"). A colour is the id of a brand colour ("night"), a step of its ramp ("lamp/200"),
-         *     a step of the neutral ramp ("neutral/700"), "white" or "black".
+         *     on a ground ("deep/primary"); in the dark scheme it begins with "dark:". A colour is the id of a brand colour
+         *     ("night"), a step of its ramp ("lamp/200"), a step of the neutral ramp ("neutral/700"), "white" or "black".
+         *
+         *     `pins` fixes a token by hand, by its path ("ground/paper/primary/fill/hover", "dark:ground/paper/link",
+         *     "space/4"); see core/system/pins.py for the forms of values.
          */
         Choices: {
             /**
@@ -599,10 +743,30 @@ export interface components {
              * @default AA
              */
             policy: components["schemas"]["PolicyEnum"];
+            /**
+             * Scheme
+             * @description With both, pages follow the visitor.
+             * @default light
+             */
+            scheme: components["schemas"]["SchemesOfPagesEnum"];
             /** Wires */
             wires?: {
                 [key: string]: string;
             };
+            /** Pins */
+            pins?: {
+                [key: string]: string;
+            };
+            /**
+             * Large Only
+             * @description Grounds that carry large text only, where nothing reaches AAA.
+             */
+            large_only?: string[];
+            /**
+             * @description Without one, every section has the ground that it was given.
+             * @default null
+             */
+            rhythm: components["schemas"]["Rhythm"] | null;
             /**
              * Radius
              * @description Corner radius in px; 40 is fully round on buttons.
@@ -697,6 +861,11 @@ export interface components {
              * @default
              */
             cause: string;
+            /**
+             * Scheme
+             * @default light
+             */
+            scheme: components["schemas"]["SchemeEnum"];
         };
         /**
          * Contact
@@ -758,6 +927,38 @@ export interface components {
             /** Revision */
             revision: number;
             /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+        };
+        /**
+         * Effect
+         * @description What a change reached. `sections` are those that use a changed token, or whose own content changed.
+         */
+        Effect: {
+            /** Tokens */
+            tokens: components["schemas"]["TokenChange"][];
+            /** Sections */
+            sections: components["schemas"]["Use"][];
+            /** Pages */
+            pages: number;
+            /** Turned */
+            turned: components["schemas"]["Turned"][];
+            /** Conflicts Before */
+            conflicts_before: number;
+            /** Conflicts After */
+            conflicts_after: number;
+            /** Stops Before */
+            stops_before: number;
+            /** Stops After */
+            stops_after: number;
+        };
+        /** EffectRequest */
+        EffectRequestRequest: {
+            /**
+             * Patch
+             * @description A JSON Patch on the choices.
+             */
             patch: {
                 [key: string]: unknown;
             }[];
@@ -928,6 +1129,8 @@ export interface components {
         /**
          * Frame
          * @description What all pages share: header, footer, and the order of the pages. The first page is the start page.
+         *
+         *     Header and footer stand on grounds of their own, so that no other ground's colour lands there by surprise.
          */
         Frame: {
             header: components["schemas"]["Section"];
@@ -942,7 +1145,7 @@ export interface components {
             body: components["schemas"]["Frame"];
         };
         /** @enum {string} */
-        GroundEnum: "paper" | "tint" | "brand" | "accent" | "deep";
+        GroundEnum: "paper" | "tint" | "brand" | "accent" | "deep" | "navigation" | "footer";
         /** @enum {string} */
         GroupEnum: "colors" | "gradients" | "typefaces" | "marks" | "words" | "rules" | "measures" | "texts" | "pictures" | "other";
         /** Headline */
@@ -1052,6 +1255,15 @@ export interface components {
             revision: number;
             body: components["schemas"]["Identity"];
         };
+        /** InkUse */
+        InkUse: {
+            /** Ground */
+            ground: string;
+            /** Ink */
+            ink: string;
+            /** Count */
+            count: number;
+        };
         /** KindCard */
         KindCard: {
             /** Id */
@@ -1065,6 +1277,15 @@ export interface components {
         };
         /** @enum {string} */
         KindEnum: "full" | "symbol" | "wordmark";
+        /**
+         * LastEffect
+         * @description What the newest entry of the history reached; nothing where there is none.
+         */
+        LastEffect: {
+            /** Label */
+            label: string;
+            effect: components["schemas"]["Effect"] | null;
+        };
         /** LayoutCard */
         LayoutCard: {
             /** Id */
@@ -1105,10 +1326,14 @@ export interface components {
             axes: components["schemas"]["AxisCard"][];
             /** Forms */
             forms: components["schemas"]["FormCard"][];
+            /** System Forms */
+            system_forms: components["schemas"]["FormCard"][];
+            /** Visions */
+            visions: components["schemas"]["VisionCard"][];
         };
         /**
          * Links
-         * @description Padding in em above and below a link of the navigation or the footer.
+         * @description Links: padding in em above and below those of navigation and footer, and whether links in running text are underlined.
          */
         Links: {
             /**
@@ -1116,6 +1341,11 @@ export interface components {
              * @default 0.45
              */
             padding_block: number;
+            /**
+             * Underlined
+             * @default true
+             */
+            underlined: boolean;
         };
         /**
          * Mark
@@ -1159,6 +1389,18 @@ export interface components {
             /** Instead */
             instead: string;
         };
+        /**
+         * NearDuplicates
+         * @description Two brand colours, by id, in the order of the identity, and their ΔE2000.
+         */
+        NearDuplicates: {
+            /** First */
+            first: string;
+            /** Second */
+            second: string;
+            /** Delta E */
+            delta_e: number;
+        };
         /** NewBrand */
         NewBrandRequest: {
             /** Name */
@@ -1176,6 +1418,11 @@ export interface components {
              * @default
              */
             text: string;
+        };
+        /** OneColor */
+        OneColor: {
+            /** Hex */
+            hex: string;
         };
         /** OrganisationCard */
         OrganisationCard: {
@@ -1249,6 +1496,11 @@ export interface components {
             required: number;
             /** Exempt */
             exempt: boolean;
+            /**
+             * Scheme
+             * @default light
+             */
+            scheme: components["schemas"]["SchemeEnum"];
         };
         /** Person */
         Person: {
@@ -1257,15 +1509,60 @@ export interface components {
             /** Name */
             name: string;
         };
+        /** PickRequest */
+        PickRequestRequest: {
+            /** Value */
+            value: string;
+            /** Background */
+            background: string;
+            /** Required */
+            required: number;
+        };
+        /**
+         * Picked
+         * @description A colour, its verdict, and where its three sliders lead.
+         */
+        Picked: {
+            /** Value */
+            value: string;
+            /** Hex */
+            hex: string;
+            /** Mapped */
+            mapped: boolean;
+            /** Lch */
+            lch: number[];
+            /** Ratio */
+            ratio: number;
+            /** Tracks */
+            tracks: components["schemas"]["TrackCard"][];
+            /** Darker */
+            darker: string;
+            /** Lighter */
+            lighter: string;
+        };
         /**
          * PictureCard
-         * @description A picture of the brand's own, to choose on pages.
+         * @description A picture of the brand's own, to choose on pages; `address` is where it can be seen.
          */
         PictureCard: {
             /** Id */
             id: string;
             /** Name */
             name: string;
+            /** Address */
+            address: string;
+        };
+        /** PictureColor */
+        PictureColor: {
+            /** Hex */
+            hex: string;
+            /** Share */
+            share: number;
+        };
+        /** PictureColors */
+        PictureColors: {
+            /** Colors */
+            colors: components["schemas"]["PictureColor"][];
         };
         /** @enum {string} */
         PolicyEnum: "AA" | "AAA";
@@ -1311,6 +1608,27 @@ export interface components {
             total: number;
         };
         /**
+         * Proportions
+         * @description Percent by brand colour as stated; or, where nothing is stated, the guide's percentages from the largest down.
+         */
+        Proportions: {
+            /** Stated */
+            stated: {
+                [key: string]: number;
+            };
+            /** Text */
+            text: string;
+            /**
+             * Guide
+             * @default [
+             *       60,
+             *       30,
+             *       10
+             *     ]
+             */
+            guide: number[];
+        };
+        /**
          * Proposal
          * @description What planning anew would change.
          */
@@ -1336,6 +1654,26 @@ export interface components {
              * @default text
              */
             kind: string;
+        };
+        /**
+         * ReachOfTokens
+         * @description Uses by token; px² that the glyphs of an ink cover at 1280 px; of each drawing the share of each picture token.
+         */
+        ReachOfTokens: {
+            /** Uses */
+            uses: {
+                [key: string]: components["schemas"]["Use"][];
+            };
+            /** Ink Areas */
+            ink_areas: {
+                [key: string]: number;
+            };
+            /** Drawn */
+            drawn: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
         };
         /** ReadColor */
         ReadColor: {
@@ -1408,18 +1746,28 @@ export interface components {
         };
         /** Resolved */
         Resolved: {
+            /** Schemes */
+            schemes: components["schemas"]["SchemeEnum"][];
             /** Tokens */
             tokens: components["schemas"]["Token"][];
+            /** Dark */
+            dark: components["schemas"]["Token"][];
             /** Pairs */
             pairs: components["schemas"]["Pair"][];
             /** Conflicts */
             conflicts: components["schemas"]["Conflict"][];
             /** Css */
             css: string;
+            /** Css Dark */
+            css_dark: string;
             /** Steps */
             steps: components["schemas"]["Step"][];
             /** Marks */
             marks: {
+                [key: string]: string | null;
+            };
+            /** Dark Marks */
+            dark_marks: {
                 [key: string]: string | null;
             };
             /** Palette */
@@ -1433,7 +1781,7 @@ export interface components {
                 };
             };
             /** Uses */
-            uses: components["schemas"]["Use"][];
+            uses: components["schemas"]["InkUse"][];
             /** Sections */
             sections: {
                 [key: string]: number;
@@ -1444,6 +1792,33 @@ export interface components {
             counts: {
                 [key: string]: number;
             };
+            /** Near */
+            near: components["schemas"]["NearDuplicates"][];
+            proportions: components["schemas"]["Proportions"];
+        };
+        /**
+         * Rhythm
+         * @description Which ground each section of a page takes, in order: the first, those between in turn, and the last.
+         */
+        Rhythm: {
+            /**
+             * Opening
+             * @default deep
+             */
+            opening: components["schemas"]["SectionGroundEnum"];
+            /**
+             * Middle
+             * @default [
+             *       "paper",
+             *       "tint"
+             *     ]
+             */
+            middle: components["schemas"]["SectionGroundEnum"][];
+            /**
+             * Closing
+             * @default accent
+             */
+            closing: components["schemas"]["SectionGroundEnum"];
         };
         /** @enum {string} */
         RoleEnum: "headings" | "running text" | "other";
@@ -1490,6 +1865,10 @@ export interface components {
              */
             ratio_large: number;
         };
+        /** @enum {string} */
+        SchemeEnum: "light" | "dark";
+        /** @enum {string} */
+        SchemesOfPagesEnum: "light" | "dark" | "both";
         /**
          * Section
          * @description One section: its kind and layout out of the catalogue, its ground, and its content by slot.
@@ -1516,7 +1895,15 @@ export interface components {
              * @default false
              */
             locked: boolean;
+            /**
+             * Departs
+             * @description Stands on its own ground, whatever the rhythm of the site.
+             * @default false
+             */
+            departs: boolean;
         };
+        /** @enum {string} */
+        SectionGroundEnum: "paper" | "tint" | "brand" | "accent" | "deep";
         /** Session */
         Session: {
             person: components["schemas"]["Person"] | null;
@@ -1600,6 +1987,9 @@ export interface components {
         /**
          * Token
          * @description One design token. `path` has parts joined by "/"; `css` is its value as CSS writes it.
+         *
+         *     `alias` is the path of the token whose colour this one takes, `wide` the colour as the brand wrote it where that
+         *     lies outside sRGB and `css` is the fallback that was checked.
          */
         Token: {
             /** Path */
@@ -1614,6 +2004,67 @@ export interface components {
             origin: components["schemas"]["OriginEnum"];
             /** Reason */
             reason: string;
+            /**
+             * Alias
+             * @default
+             */
+            alias: string;
+            /**
+             * Wide
+             * @default
+             */
+            wide: string;
+        };
+        /**
+         * TokenChange
+         * @description A token whose value changed; empty where it did not exist, and `uses` as counted where it is now.
+         */
+        TokenChange: {
+            /** Path */
+            path: string;
+            /** Scheme */
+            scheme: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /** Uses */
+            uses: number;
+        };
+        /** TrackCard */
+        TrackCard: {
+            /** Axis */
+            axis: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Colors */
+            colors: string[];
+            /** Passes */
+            passes: boolean[];
+        };
+        /**
+         * Turned
+         * @description A pair that passed and fails, or failed and passes, where it is used.
+         */
+        Turned: {
+            /** Ground */
+            ground: string;
+            /** Ink */
+            ink: string;
+            /** Scheme */
+            scheme: string;
+            /** Before */
+            before: number;
+            /** After */
+            after: number;
+            /** Required */
+            required: number;
+            /** Passes */
+            passes: boolean;
+            /** Uses */
+            uses: number;
         };
         /**
          * Typefaces
@@ -1631,12 +2082,15 @@ export interface components {
              */
             body: string;
         };
-        /** Use */
+        /**
+         * Use
+         * @description How often a token is used in a section of a page. Header and footer are sections of every page.
+         */
         Use: {
-            /** Ground */
-            ground: string;
-            /** Ink */
-            ink: string;
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
             /** Count */
             count: number;
         };
@@ -1649,6 +2103,35 @@ export interface components {
             value: string;
             /** Evidence */
             evidence: components["schemas"]["Evidence"][];
+        };
+        /**
+         * VisionCard
+         * @description A kind of vision, with its matrix on linear sRGB.
+         */
+        VisionCard: {
+            /** Id */
+            id: string;
+            /** Matrix */
+            matrix: number[][];
+        };
+        /** WordColors */
+        WordColors: {
+            /** Colors */
+            colors: string[];
+            /** Known */
+            known: string[];
+            /** Unknown */
+            unknown: string[];
+        };
+        /** WordsRequest */
+        WordsRequestRequest: {
+            /** Text */
+            text: string;
+            /**
+             * Seed
+             * @default 0
+             */
+            seed: number;
         };
         /**
          * Workbench
@@ -1817,6 +2300,60 @@ export interface operations {
             };
         };
     };
+    brands_effect_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastEffect"];
+                };
+            };
+        };
+    };
+    brands_effect_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EffectRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastEffect"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     brands_facts_create: {
         parameters: {
             query?: never;
@@ -1929,7 +2466,10 @@ export interface operations {
     };
     brands_pages_preview_retrieve: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The first scheme of the site if left out. */
+                scheme?: "dark" | "light";
+            };
             header?: never;
             path: {
                 brand_id: string;
@@ -2063,6 +2603,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_reach_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachOfTokens"];
                 };
             };
         };
@@ -2268,6 +2829,28 @@ export interface operations {
             };
         };
     };
+    brands_system_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                form: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+        };
+    };
     brands_undo_create: {
         parameters: {
             query?: never;
@@ -2316,6 +2899,125 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadColors"];
+                };
+            };
+        };
+    };
+    colors_another_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnotherRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OneColor"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    colors_pick_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picked"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    colors_picture_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureColors"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    colors_words_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordsRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordColors"];
                 };
             };
         };

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import { usePreview } from '../api/queries';
-import { useBench } from '../shell/bench';
+import { usePreview, useReach } from '../api/queries';
+import { stampOf, useBench } from '../shell/bench';
+import { paintedAreas } from './areas';
 import { lightUses, restyle, studioStyle, swapBody, WIDTH_NAMES } from './frames';
 
 export type PageFrameProps = {
@@ -19,9 +20,11 @@ export type PageFrameProps = {
 
 /** A live page at one width, in a frame that runs no script. */
 export function PageFrame({ pageId, width, shown, onDocument, focusable = false, lights = true }: PageFrameProps) {
-  const { brand, system, lit } = useBench();
+  const { brand, system, lit, look, measured } = useBench();
+  const reach = useReach(brand.id, stampOf(brand), lights);
   const page = brand.pages.find((one) => one.body.id === pageId);
-  const preview = usePreview(brand.id, pageId, page?.preview ?? '');
+  const preview = usePreview(brand.id, pageId, page?.preview ?? '', look.scheme);
+  const css = look.scheme === system.schemes[0] ? system.css : system.css_dark;
   const frame = useRef<HTMLIFrameElement>(null);
   const [first, setFirst] = useState<string | null>(null);
   const [loaded, setLoaded] = useState(0);
@@ -44,8 +47,8 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
   useEffect(() => {
     const document = frame.current?.contentDocument;
     if (!loaded || !document) return;
-    restyle(document, system.css);
-  }, [loaded, system.css, html]);
+    restyle(document, css);
+  }, [loaded, css, html]);
   useEffect(() => {
     const document = frame.current?.contentDocument;
     if (loaded && document) studioStyle(document, scale);
@@ -71,9 +74,26 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
     };
   }, [loaded]);
 
+  const drawings = reach.data?.drawn;
+  useEffect(() => {
+    const document = frame.current?.contentDocument;
+    if (!loaded || !document || !height || !drawings || width > 1280) return;
+    // After the layout that a change brings; colours alone move nothing.
+    const timer = setTimeout(() => measured(pageId, width, paintedAreas(document, drawings)), 200);
+    return () => clearTimeout(timer);
+  }, [loaded, height, html, drawings, width, pageId, measured]);
+
   const name = `${page?.body.name ?? pageId}, ${WIDTH_NAMES[width] ?? ''} ${width}`;
   return (
-    <div className="page-frame" style={{ width: shown, height: Math.max(height * scale, 40) }} data-ready={height > 0}>
+    <div
+      className="page-frame"
+      style={{
+        width: shown,
+        height: Math.max(height * scale, 40),
+        filter: look.vision ? `url(#vision-${look.vision})` : undefined,
+      }}
+      data-ready={height > 0}
+    >
       {first === null ? (
         <span className="page-frame-wait">{preview.isError ? 'The page cannot be drawn.' : 'Drawing…'}</span>
       ) : (

@@ -2,6 +2,10 @@ import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
 import { useBench } from '../shell/bench';
 import { WIDTH_NAMES, WIDTHS } from './frames';
+import { LookBar } from './LookBar';
+import { Reached } from './Reached';
+import { percent, useShares } from './useShares';
+import { VisionFilters } from './VisionFilters';
 import { PageFrame } from './PageFrame';
 
 export type SheetProps = {
@@ -34,6 +38,7 @@ export function Sheet({ widths = [360, 1280] }: SheetProps) {
     setShown((now) =>
       now.includes(width) ? (now.length > 1 ? now.filter((one) => one !== width) : now) : [...now, width],
     );
+  const share = useShares()?.[lit ? `ground/${lit.ground}/${lit.ink === 'link' ? 'text/label/rest' : lit.ink}` : ''];
   const use = lit && system.uses.find((one) => one.ground === lit.ground && one.ink === lit.ink);
   const openPage = open && brand.pages.find((page) => page.body.id === open.page);
 
@@ -54,21 +59,23 @@ export function Sheet({ widths = [360, 1280] }: SheetProps) {
             </button>
           ))}
         </span>
-        {lit ? (
-          <span role="status">
-            Lit: <b>{lit.ink === 'background' ? `the ${lit.ground} ground` : `${inkName(lit.ink)} on ${lit.ground}`}</b>
-            {' · '}
-            {lit.ink === 'background'
-              ? `${system.sections[lit.ground] ?? 0} sections`
-              : `${use?.count ?? 0} ${use?.count === 1 ? 'use' : 'uses'}`}{' '}
-            <button type="button" className="link" onClick={() => light(null)}>
-              put out
-            </button>
-          </span>
-        ) : (
-          <span className="soft">Point at a patch or an ink to light its uses</span>
-        )}
+        <LookBar />
       </div>
+      {lit && (
+        <p className="lit-line" role="status">
+          Lit: <b>{lit.ink === 'background' ? `the ${lit.ground} ground` : `${inkName(lit.ink)} on ${lit.ground}`}</b>
+          {' · '}
+          {lit.ink === 'background'
+            ? `${system.sections[lit.ground] ?? 0} ${system.sections[lit.ground] === 1 ? 'section' : 'sections'}`
+            : `${use?.count ?? 0} ${use?.count === 1 ? 'use' : 'uses'}`}
+          {share !== undefined && ` · ${percent(share)} of the painted area`}{' '}
+          <button type="button" className="link" onClick={() => light(null)}>
+            put out
+          </button>
+        </p>
+      )}
+      <Reached />
+      <VisionFilters />
       <div className="sheet-rows" style={{ gridTemplateColumns: `62px ${columns.map((c) => `${c.px}px`).join(' ')}` }}>
         {brand.pages.map((page) => (
           <div className="sheet-row" key={page.body.id}>
@@ -142,12 +149,20 @@ export function inkName(ink: string): string {
     link: 'Link',
     boundary: 'Boundary',
     line: 'Line',
-    focus: 'Focus',
+    'link-hover': 'Link, hover',
+    'link-visited': 'Link, visited',
+    focus: 'Focus ring',
+    'focus-inner': 'Focus, inner tone',
+    selection: 'Selection',
+    'selection-ink': 'Selected text',
+    'field/label/rest': 'Text in a field',
+    'field/hint/rest': 'Hint in a field',
+    'field/border/rest': 'Border of a field',
     success: 'Success',
     warning: 'Warning',
     error: 'Error',
-    'primary/label/rest': 'Label of the main button',
-    'secondary/label/rest': 'Label of the second button',
+    'primary/label/rest': 'Main button',
+    'secondary/label/rest': 'Second button',
   };
   return names[ink] ?? ink;
 }

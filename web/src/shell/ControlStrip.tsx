@@ -25,10 +25,10 @@ export type Patch = {
 };
 
 /** The pairs that pages use, grouped by ground; worst first, among grounds and within each. */
-export function patchesOf(system: Resolved): Patch[][] {
+export function patchesOf(system: Resolved, scheme: string): Patch[][] {
   const groups = new Map<string, Patch[]>();
   for (const use of system.uses) {
-    const pair = system.pairs.find((one) => one.ground === use.ground && one.ink === use.ink);
+    const pair = system.pairs.find((one) => one.scheme === scheme && one.ground === use.ground && one.ink === use.ink);
     if (!pair || pair.exempt || !LETTERS[use.ink]) continue;
     const patch = { ...pair, count: use.count };
     groups.set(use.ground, [...(groups.get(use.ground) ?? []), patch]);
@@ -42,10 +42,10 @@ export type ControlStripProps = { stage: string };
 
 /** The row of live contrast patches along the foot. A patch lights its uses on the sheet. */
 export function ControlStrip({ stage }: ControlStripProps) {
-  const { brand, system, choices, lit, light } = useBench();
+  const { brand, system, choices, lit, light, look } = useBench();
   const navigate = useNavigate();
-  const groups = patchesOf(system);
-  const all = groups.flat();
+  const groups = patchesOf(system, look.scheme);
+  const all = system.schemes.flatMap((scheme) => patchesOf(system, scheme).flat());
   const failing = all.filter((patch) => patch.ratio < patch.required).length;
   const show = (patch: Patch) => {
     const same = lit?.ground === patch.ground && lit.ink === patch.ink;
@@ -58,7 +58,7 @@ export function ControlStrip({ stage }: ControlStripProps) {
         <b>
           {all.length} {all.length === 1 ? 'pair' : 'pairs'} in use
         </b>
-        worst first, by ground
+        {system.schemes.length > 1 ? 'in both schemes' : 'worst first, by ground'}
       </div>
       <div className="patches">
         {groups.map((group) => (
@@ -102,7 +102,7 @@ export function ControlStrip({ stage }: ControlStripProps) {
         <b>
           {failing} of {all.length} {failing === 1 ? 'fails' : 'fail'}
         </b>
-        {choices.policy} · light
+        {choices.policy} · {look.scheme}
       </div>
     </footer>
   );

@@ -1,8 +1,13 @@
 import { createContext, useContext } from 'react';
+import type { Areas } from '../sheet/areas';
 import type { Change, Choices, Problem, Resolved, Token, Workbench } from '../api/client';
 
 /** A ground with an ink on it, whose uses are lit on the sheet. */
 export type Lit = { ground: string; ink: string } | null;
+
+/** How pages are looked at: in which scheme, and with which kind of vision. */
+export type Look = { scheme: 'light' | 'dark'; vision: Vision };
+export type Vision = '' | 'protanopia' | 'deuteranopia' | 'tritanopia' | 'greyscale';
 
 /** A change that was refused because somebody else was faster. */
 export type StaleChange = { problem: Problem; label: string; changes: Change[] };
@@ -12,7 +17,7 @@ export type Bench = {
   brand: Workbench;
   /** The system that is shown: that of a drag while there is one, else the stored one. */
   system: Resolved;
-  /** A token of that system by its path. */
+  /** A token of that system, in the scheme that is looked at, by its path. */
   token: (path: string) => Token | undefined;
   /** The choices that are shown, as `system`. */
   choices: Choices;
@@ -22,6 +27,8 @@ export type Bench = {
   change: (label: string, changes: Change[]) => Promise<boolean>;
   /** Shows choices that are not stored yet, until the next change is stored. */
   draft: (choices: Choices) => void;
+  /** Takes back what a draft shows. */
+  endDraft: () => void;
   /** Does something after all changes that are still on their way have been stored. */
   afterChanges: <T>(work: () => Promise<T>) => Promise<T>;
   /** The revision of a document as it is now, not as it was drawn last. */
@@ -36,6 +43,11 @@ export type Bench = {
   say: (text: string, undo?: boolean) => void;
   lit: Lit;
   light: (lit: Lit) => void;
+  look: Look;
+  setLook: (look: Look) => void;
+  /** What is painted on each page, px² by token, measured in its widest frame that is shown. */
+  areas: Record<string, { width: number; areas: Areas }>;
+  measured: (page: string, width: number, areas: Areas) => void;
 };
 
 export const BenchContext = createContext<Bench | null>(null);

@@ -12,6 +12,7 @@ const pair = (ground: string, ink: string, ratio: number, required = 4.5) => ({
   foreground: '#000000',
   background: '#ffffff',
   exempt: required === 0,
+  scheme: 'light',
 });
 
 describe('patchesOf', () => {
@@ -22,14 +23,21 @@ describe('patchesOf', () => {
         pair('paper', 'link', 4.6),
         pair('deep', 'body', 2),
         pair('tint', 'body', 9),
+        { ...pair('paper', 'link', 2), scheme: 'dark' },
       ],
+      schemes: ['light', 'dark'],
       uses: [
         { ground: 'paper', ink: 'heading', count: 3 },
         { ground: 'paper', ink: 'link', count: 1 },
         { ground: 'deep', ink: 'body', count: 2 },
       ],
     } as unknown as Resolved;
-    const groups = patchesOf(system);
+    const groups = patchesOf(system, 'light');
+    expect(
+      patchesOf(system, 'dark')
+        .flat()
+        .map((patch) => patch.ratio),
+    ).toEqual([2]);
     expect(groups.map((group) => group.map((patch) => `${patch.ground}/${patch.ink}`))).toEqual([
       ['deep/body'],
       ['paper/link', 'paper/heading'],

@@ -1,7 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { client, Problem, unwrap, type Change, type Choices, type Resolved, type Workbench } from '../api/client';
-import { revisionOf, type Bench, type Lit, type StaleChange } from './bench';
+import { revisionOf, type Bench, type Lit, type Look, type StaleChange } from './bench';
+import type { Areas } from '../sheet/areas';
+import { merged } from './merged';
 
 type Notice = { text: string; undo: boolean } | null;
 
@@ -15,6 +17,17 @@ export function useBenchState(brand: Workbench) {
   const [notice, setNotice] = useState<Notice>(null);
   const [stale, setStale] = useState<StaleChange | null>(null);
   const [lit, light] = useState<Lit>(null);
+  const [wish, setLook] = useState<Look>({ scheme: 'light', vision: '' });
+  const [areas, setAreas] = useState<Bench['areas']>({});
+  const measured = useCallback(
+    (page: string, width: number, found: Areas) =>
+      setAreas((now) => {
+        const own = now[page];
+        if (own && (own.width > width || JSON.stringify(own.areas) === JSON.stringify(found))) return now;
+        return { ...now, [page]: { width, areas: found } };
+      }),
+    [],
+  );
   const latest = useRef(brand);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const wanted = useRef<Choices | null>(null);
@@ -58,6 +71,7 @@ export function useBenchState(brand: Workbench) {
       return inOrder(async () => {
         setSaving(true);
         setError(null);
+        setNotice(null); // its “Undo” would take back this change, not the one that it speaks of
         try {
           const edits = changes.map((one) => ({ ...one, revision: revisionOf(latest.current, one.document) }));
           accept(await unwrap(client.POST('/api/brands/{brand_id}/changes', { ...path, body: { label, edits } })));
@@ -122,8 +136,17 @@ export function useBenchState(brand: Workbench) {
     [path, report],
   );
 
-  const system = draftSystem ?? brand.system;
-  const tokens = useMemo(() => new Map(system.tokens.map((token) => [token.path, token])), [system]);
+  const stored = brand.system;
+  const system = useMemo(() => (draftSystem ? merged(stored, draftSystem) : stored), [stored, draftSystem]);
+  const look = useMemo<Look>(
+    () => ({ ...wish, scheme: system.schemes.includes(wish.scheme) ? wish.scheme : (system.schemes[0] ?? 'light') }),
+    [wish, system.schemes],
+  );
+  const second = look.scheme !== system.schemes[0];
+  const tokens = useMemo(
+    () => new Map([...system.tokens, ...(second ? system.dark : [])].map((token) => [token.path, token])),
+    [system, second],
+  );
   const bench: Bench = useMemo(
     () => ({
       brand,
@@ -141,10 +164,34 @@ export function useBenchState(brand: Workbench) {
       accept,
       report,
       say,
+      endDraft,
       lit,
       light,
+      look,
+      setLook,
+      areas,
+      measured,
     }),
-    [brand, system, tokens, draftChoices, saving, change, inOrder, draft, undo, redo, accept, report, say, lit],
+    [
+      brand,
+      system,
+      tokens,
+      draftChoices,
+      saving,
+      change,
+      inOrder,
+      draft,
+      endDraft,
+      undo,
+      redo,
+      accept,
+      report,
+      say,
+      lit,
+      look,
+      areas,
+      measured,
+    ],
   );
   return { bench, error, setError, notice, setNotice, stale, setStale };
 }

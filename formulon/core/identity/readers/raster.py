@@ -55,6 +55,7 @@ def read(name: str, data: bytes) -> Reading:
                 width=size[0],
                 height=size[1],
                 colors=main,
+                shares=[round(share.share, 4) for share in shares[:5]],
                 thumb=thumb(pixels),
                 sure=sure,
             )

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { pointer, type Page } from '../../api/client';
 import { useLibrary } from '../../api/queries';
 import { Editable } from '../../parts/Editable';
@@ -5,7 +6,7 @@ import { useBench, type Bench } from '../../shell/bench';
 import { LayoutSketch } from './LayoutSketch';
 import type { Row } from './rows';
 import { SlotEditors } from './SlotEditors';
-import { GROUNDS } from '../../parts/grounds';
+import { SECTION_GROUNDS } from '../../parts/grounds';
 
 export type SectionPanelProps = {
   page: Page;
@@ -18,7 +19,7 @@ export type SectionPanelProps = {
 
 /** The sections of a page from the top; the chosen one opens with its layouts, grounds, links and pictures. */
 export function SectionPanel({ page, rows, current, choose, change, disabled }: SectionPanelProps) {
-  const { token } = useBench();
+  const { brand, token, choices } = useBench();
   const library = useLibrary();
   const kinds = library.data?.kinds ?? [];
   const color = (ground: string) => token(`ground/${ground}/background`)?.css;
@@ -28,6 +29,24 @@ export function SectionPanel({ page, rows, current, choose, change, disabled }: 
       { document: row.document, patch: [{ op: 'replace', path: pointer(...row.base, key), value }] },
     ]);
   };
+  // Under a rhythm of the site a ground of its own is a departure.
+  const rhythm = choices.rhythm != null;
+  const setGround = (row: Row, ground: string, label: string) => {
+    if (!rhythm) return set(row, 'ground', ground, label);
+    void change(label, [
+      {
+        document: row.document,
+        patch: [
+          { op: 'replace', path: pointer(...row.base, 'ground'), value: ground },
+          { op: 'add', path: pointer(...row.base, 'departs'), value: true },
+        ],
+      },
+    ]);
+  };
+  const follow = (row: Row) =>
+    void change('A section follows the rhythm again', [
+      { document: row.document, patch: [{ op: 'add', path: pointer(...row.base, 'departs'), value: false }] },
+    ]);
   const page_ = (key: 'title' | 'description', label: string) => (value: string) =>
     void change(label, [{ document: `page:${page.id}`, patch: [{ op: 'replace', path: pointer(key), value }] }]);
   return (
@@ -71,20 +90,32 @@ export function SectionPanel({ page, rows, current, choose, change, disabled }: 
                     </button>
                   ))}
                 </div>
-                <div className="grounds" role="group" aria-label="Ground">
-                  {GROUNDS.map((ground) => (
-                    <button
-                      key={ground}
-                      type="button"
-                      aria-pressed={row.section.ground === ground}
-                      disabled={disabled}
-                      onClick={() => set(row, 'ground', ground, `${kind?.label ?? 'Section'} on ${ground}`)}
-                    >
-                      <i style={{ background: color(ground) }} />
-                      {ground}
-                    </button>
-                  ))}
-                </div>
+                {row.document === 'frame' ? (
+                  <p className="soft frame-ground">
+                    It stands on the ground “{row.section.ground}”, which is its own.{' '}
+                    <Link to={`/brands/${brand.id}/system`}>Colours</Link>
+                  </p>
+                ) : (
+                  <div className="grounds" role="group" aria-label="Ground">
+                    {SECTION_GROUNDS.map((ground) => (
+                      <button
+                        key={ground}
+                        type="button"
+                        aria-pressed={row.section.ground === ground}
+                        disabled={disabled}
+                        onClick={() => setGround(row, ground, `${kind?.label ?? 'Section'} on ${ground}`)}
+                      >
+                        <i style={{ background: color(ground) }} />
+                        {ground}
+                      </button>
+                    ))}
+                    {rhythm && row.section.departs && (
+                      <button type="button" className="link" disabled={disabled} onClick={() => follow(row)}>
+                        departs from the rhythm: follow it again
+                      </button>
+                    )}
+                  </div>
+                )}
                 <label className="slot-check">
                   <input
                     type="checkbox"

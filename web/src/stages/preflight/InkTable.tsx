@@ -7,7 +7,7 @@ const INKS = ['heading', 'body', 'quiet', 'link', 'primary/label/rest', 'seconda
 
 /** Inks on grounds: ratio and number of uses in their real colours; what is not used is quiet. */
 export function InkTable() {
-  const { system } = useBench();
+  const { system, look } = useBench();
   return (
     <div className="ink-table">
       <h2>Inks on grounds, ratio and uses</h2>
@@ -17,7 +17,11 @@ export function InkTable() {
             <td />
             {GROUNDS.map((ground) => (
               <th key={ground} scope="col">
-                {ground[0]?.toUpperCase() + ground.slice(1)}
+                {ground === 'navigation' ? (
+                  <abbr title="Navigation">Nav</abbr>
+                ) : (
+                  ground[0]?.toUpperCase() + ground.slice(1)
+                )}
               </th>
             ))}
           </tr>
@@ -31,7 +35,9 @@ export function InkTable() {
                   .replace('Label of the second button', 'Second button')}
               </th>
               {GROUNDS.map((ground) => {
-                const pair = system.pairs.find((one) => one.ground === ground && one.ink === ink);
+                const pair = system.pairs.find(
+                  (one) => one.scheme === look.scheme && one.ground === ground && one.ink === ink,
+                );
                 const uses = system.uses.find((one) => one.ground === ground && one.ink === ink)?.count ?? 0;
                 if (!pair) return <td key={ground} className="q" />;
                 const fails = pair.ratio < pair.required;

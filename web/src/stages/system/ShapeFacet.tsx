@@ -16,7 +16,10 @@ const putPadding = (choices: Choices, value: number) => ({
   buttons: { padding_inline: choices.buttons?.padding_inline ?? 1.35, padding_block: value },
 });
 const links = (choices: Choices) => choices.links?.padding_block ?? 0;
-const putLinks = (choices: Choices, value: number) => ({ ...choices, links: { padding_block: value } });
+const putLinks = (choices: Choices, value: number) => ({
+  ...choices,
+  links: { underlined: choices.links?.underlined ?? true, padding_block: value },
+});
 
 /** Corners, space and buttons: the sliders, and every variant in every state on each ground. */
 export function ShapeFacet() {

@@ -22,7 +22,7 @@ export function SystemStage() {
     <>
       <div className="facet-pane">
         <Tabs label="Facets of the system" prefix="facet" tabs={FACETS} shown={facet} show={setFacet} />
-        <div id="facet-panel" className="facet" role="tabpanel" aria-labelledby={`facet-${facet}`}>
+        <div id="facet-panel" className="facet" role="tabpanel" tabIndex={0} aria-labelledby={`facet-${facet}`}>
           {FACETS.find((one) => one.id === facet)?.draw()}
         </div>
       </div>

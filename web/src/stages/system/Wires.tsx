@@ -1,12 +1,20 @@
 import { useLayoutEffect, useState } from 'react';
 import { useBench } from '../../shell/bench';
-import type { Carry } from './ColorFacet';
-import { conflictOf, roleName, sourceOf, type Role } from './roles';
+import type { Carry } from './Wiring';
+import { conflictOf, pathOf, roleName, sourceOf, type Role } from './roles';
 import { GROUNDS } from '../../parts/grounds';
 
 export type WiresProps = { board: HTMLDivElement | null; carry: Carry; selected: Role | null };
 
-type Wire = { key: string; d: string; thick: boolean; lit: boolean; bad: boolean; middle: { x: number; y: number } };
+type Wire = {
+  key: string;
+  d: string;
+  thick: boolean;
+  lit: boolean;
+  bad: boolean;
+  near: boolean;
+  middle: { x: number; y: number };
+};
 
 const INKS = ['heading', 'link', 'primary'];
 function curve(x1: number, y1: number, x2: number, y2: number): string {
@@ -16,7 +24,7 @@ function curve(x1: number, y1: number, x2: number, y2: number): string {
 
 /** The lines from exact colours to the roles that they fill. */
 export function Wires({ board, carry, selected }: WiresProps) {
-  const { brand, system } = useBench();
+  const { brand, system, token, look } = useBench();
   const [drawn, setDrawn] = useState<{
     wires: Wire[];
     ends: { x: number; y: number }[];
@@ -51,7 +59,7 @@ export function Wires({ board, carry, selected }: WiresProps) {
         if (!card) continue;
         for (const ink of [null, ...INKS]) {
           const role = { ground, ink };
-          const from = sources.get(sourceOf(system, brandIds, role) ?? '');
+          const from = sources.get(sourceOf(system, token(pathOf(role)), brandIds, role) ?? '');
           if (!from) continue;
           const target = element
             .querySelector<HTMLElement>(`button[data-role="${roleName(role)}"]`)
@@ -63,7 +71,8 @@ export function Wires({ board, carry, selected }: WiresProps) {
             d: curve(from.x, from.y, x, y),
             thick: ink === null,
             lit: selected?.ground === ground && selected.ink === ink,
-            bad: conflictOf(system, role) !== undefined,
+            bad: conflictOf(system, role, look.scheme) !== undefined,
+            near: selected?.ground === ground,
             middle: { x: (from.x + x) / 2, y: (from.y + y) / 2 },
           });
         }
@@ -74,14 +83,17 @@ export function Wires({ board, carry, selected }: WiresProps) {
     const observer = new ResizeObserver(draw);
     observer.observe(element);
     return () => observer.disconnect();
-  }, [board, idKey, system, selected]);
+  }, [board, idKey, system, selected, token, look.scheme]);
   const start = carry && drawn.ends[ids.indexOf(carry.reference)];
   return (
     <svg className="wires" width={drawn.width} height={drawn.height} aria-hidden="true">
       {[...drawn.wires]
         .sort((a, b) => Number(a.lit) - Number(b.lit))
         .map((wire) => (
-          <g key={wire.key} className={`wire${wire.lit ? ' lit' : ''}${wire.bad ? ' bad' : ''}`}>
+          <g
+            key={wire.key}
+            className={`wire${wire.thick || wire.near ? '' : ' faint'}${wire.lit ? ' lit' : ''}${wire.bad ? ' bad' : ''}`}
+          >
             <path d={wire.d} strokeWidth={wire.thick ? 3 : 1.6} />
             {wire.bad && (
               <path

@@ -1,6 +1,7 @@
 """Text contrast (WCAG 2.2 SC 1.4.3)."""
 
 from collections.abc import Iterator, Mapping
+from typing import Any
 
 from formulon.core.checks.facts import TextRun
 from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
@@ -8,7 +9,7 @@ from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.model import Site
-from formulon.core.system.choices import GROUNDS
+from formulon.core.system.choices import SECTION_GROUNDS
 from formulon.core.system.model import System
 
 
@@ -22,23 +23,34 @@ def is_large(run: TextRun, width: int, options: Mapping[str, float]) -> bool:
     return run.sizes[width] >= (options["large-bold-px"] if bold else options["large-px"])
 
 
+def below(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
+    """The first width at which a text has less than it needs for its size there."""
+    ratio = measure(run)
+    for width in run.sizes:
+        required = options["large"] if is_large(run, width, options) else options["normal"]
+        if not ratio >= required:
+            values = {"text": run.text[:60], "ratio": shown(ratio), "ground": run.ground, "needed": f"{required:g}"}
+            yield Verdict("too-low", ratio, required, ":1", width, values)
+            return
+
+
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
-    ink = run.ink.split("/")[0]
-    role = f"{run.ground}/{'link' if ink == 'text' else ink}"
     for conflict in system.conflicts:
-        for way in conflict.alternatives:
-            if way.role == role:
-                path = pointer("wires", role)
-                patch = {"op": "add", "path": path, "value": way.reference} if way.reference else {"op": "remove", "path": path}
-                label = f"{way.label}, {shown(way.ratio)}"
-                yield Proposal(label, (Change(document="choices", patch=[patch]),))
+        if conflict.ground == run.ground and conflict.scheme == run.scheme:
+            for way in conflict.alternatives:
+                label = f"{way.label}, {shown(way.ratio)}" if way.color else way.label
+                yield Proposal(label, (Change(document="choices", patch=list(way.patch)),))
     page = site.page(run.place.page)
     for index, section in enumerate(page.sections if page else []):
         if section.id == run.place.section:
-            for ground in GROUNDS:
+            for ground in SECTION_GROUNDS:
                 if ground != section.ground:
-                    patch = {"op": "replace", "path": pointer("sections", index, "ground"), "value": ground}
-                    yield Proposal(f"Stand it on {ground}", (Change(document=f"page:{page.id}", patch=[patch]),))  # type: ignore[union-attr]
+                    moved: list[dict[str, Any]] = [
+                        {"op": "replace", "path": pointer("sections", index, "ground"), "value": ground}
+                    ]
+                    if site.choices.rhythm:
+                        moved.append({"op": "add", "path": pointer("sections", index, "departs"), "value": True})
+                    yield Proposal(f"Stand it on {ground}", (Change(document=f"page:{page.id}", patch=moved),))  # type: ignore[union-attr]
     if site.choices.policy == "AAA":
         patch = {"op": "replace", "path": "/policy", "value": "AA"}
         yield Proposal("Hold the site to AA", (Change(document="choices", patch=[patch]),))
@@ -57,13 +69,7 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, _: Mapping[
     mend=mend,
 )
 def text_minimum(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
-    ratio = measure(run)
-    for width in run.sizes:
-        required = options["large"] if is_large(run, width, options) else options["normal"]
-        if not ratio >= required:
-            values = {"text": run.text[:60], "ratio": shown(ratio), "ground": run.ground, "needed": f"{required:g}"}
-            yield Verdict("too-low", ratio, required, ":1", width, values)
-            return
+    yield from below(run, options)
 
 
 text_minimum.measure = measure  # type: ignore[attr-defined]

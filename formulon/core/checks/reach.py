@@ -1,0 +1,161 @@
+"""Reach: everywhere that a token is used, by page and section, from predicted facts.
+
+A use is one element that draws with the token: a text with an ink, a button with a fill, a section with a ground. Tokens
+that a whole section is laid out with (spaces, radii) count once for each section whose style sheet names them.
+"""
+
+import re
+from collections import Counter, defaultdict
+from collections.abc import Iterable
+from dataclasses import dataclass
+from functools import cache
+
+from formulon.core.checks.facts import Fact, PictureFact, Place, TextRun
+from formulon.core.site import pictures
+from formulon.core.site.catalogue import card_ground
+from formulon.core.site.model import Section, Site
+from formulon.core.site.render import section_css
+from formulon.core.system.model import System
+from formulon.core.type.ink import ink_area
+
+BUTTON_PARTS = ("fill", "label", "border")
+_GLOBAL = re.compile(r"var\(--((?:space|shape|button|link|type)-[a-z0-9-]+)\)")
+
+
+@dataclass(frozen=True, slots=True)
+class Use:
+    """How often a token is used in a section of a page. Header and footer are sections of every page."""
+
+    page: str
+    section: str
+    count: int
+
+
+Reach = dict[str, list[Use]]
+
+
+def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
+    """The uses of every token of the system by its path; an unused token has an empty list. A brand colour, a ramp step
+    and a neutral are used where a token that is their alias is."""
+    found: dict[str, Counter[tuple[str, str]]] = defaultdict(Counter)
+    first = system.schemes[0]
+    for fact in facts:
+        if isinstance(fact, TextRun) and fact.scheme == first:
+            _text(found, fact)
+        elif isinstance(fact, PictureFact):
+            _picture(found, fact)
+    for page in site.pages:
+        for section in (site.frame.header, *page.sections, site.frame.footer):
+            _section(found, page.id, section, system)
+    for token in system.tokens.values():
+        if token.alias and token.path in found:
+            found[token.alias].update(found[token.path])
+    for token in system.tokens.values():  # a ramp's own step hands its uses on to the brand colour
+        if token.alias and token.path.startswith("ramp/") and token.path in found:
+            found[token.alias].update(found[token.path])
+    return {
+        path: [Use(page, section, count) for (page, section), count in found[path].items()] if path in found else []
+        for path in system.tokens
+    }
+
+
+def _text(found: dict[str, Counter[tuple[str, str]]], run: TextRun) -> None:
+    at, ground = (run.place.page, run.place.section), f"ground/{run.ground}"
+    variant, label, state = [*run.ink.split("/"), "", ""][:3]
+    if label:
+        for part in BUTTON_PARTS:
+            if variant != "text" or (part == "label" or (part == "fill" and state != "rest")):
+                found[f"{ground}/{variant}/{part}/{state}"][at] += 1
+        if state != "rest":
+            return
+        found[f"{ground}/focus"][at] += 1
+        found[f"{ground}/focus-inner"][at] += 1
+        if variant == "text":
+            found[f"{ground}/link-visited"][at] += 1
+    else:
+        found[f"{ground}/{run.ink}"][at] += 1
+        if run.tag == "a":
+            found[f"{ground}/focus"][at] += 1
+            found[f"{ground}/focus-inner"][at] += 1
+    found[f"{ground}/selection"][at] += 1
+    found[f"{ground}/selection-ink"][at] += 1
+    if run.placeholder:
+        found[f"{ground}/boundary"][at] += 1
+    family = "heading" if run.step in ("display", "h1", "h2", "h3", "h4") else "body"
+    for path in (
+        f"type/{family}/family",
+        *(f"type/{run.step}/{part}" for part in ("size", "line-height", "weight", "tracking")),
+    ):
+        found[path][at] += 1
+
+
+def _picture(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact) -> None:
+    if fact.source.startswith("drawn:"):
+        for number in set(re.findall(r'class="f(\d)"', pictures.draw(fact.source))):
+            found[f"picture/{number}"][fact.place.page, fact.place.section] += 1
+
+
+def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Section, system: System) -> None:
+    at = (page, section.id)
+    found[f"ground/{section.ground}/background"][at] += 1
+    cards = _cards(section)
+    if cards:
+        found[f"ground/{card_ground(section.ground)}/background"][at] += cards
+    lines = _lines(section)
+    if lines:
+        found[f"ground/{section.ground}/line"][at] += lines
+    if section.kind in ("header", "footer"):
+        found[f"logo/{section.ground}"][at] += 1
+        found[f"ground/{section.ground}/focus"][at] += section.kind == "header"
+        found[f"ground/{section.ground}/focus-inner"][at] += section.kind == "header"
+    if section.kind == "call_to_action" and section.layout == "sweep":
+        for number in (2, 3, 4):
+            found[f"picture/{number}"][at] += 1
+    for path in _measures(section.kind) & system.tokens.keys():
+        found[path][at] += 1
+
+
+def _cards(section: Section) -> int:
+    """How many cards stand in a section on another ground."""
+    card = section.catalogue.layouts[section.layout].card
+    if not card:
+        return 0
+    return len(section.content.get("items", [])) if any(slot.startswith("items/") for slot in card) else 1
+
+
+def _lines(section: Section) -> int:
+    """How many elements of a section are ruled with the line ink."""
+    if section.kind == "header":
+        return 1
+    if section.kind == "footer":
+        return int(bool(section.content.get("note")))
+    return len(section.content.get("items", [])) if (section.kind, section.layout) == ("cards", "ledger") else 0
+
+
+@cache
+def _measures(kind: str) -> frozenset[str]:
+    """Paths of the measures that a kind's style sheet names: space/4, shape/radius."""
+    names = _GLOBAL.findall(section_css(kind))
+    return frozenset(name.replace("-", "/", 1) for name in names)
+
+
+def ink_areas(system: System, facts: Iterable[Fact], width: int) -> dict[str, float]:
+    """Area in px² that the glyphs of each ink cover over all pages at a viewport width, by the ink's token."""
+    made: dict[str, float] = defaultdict(float)
+    for fact in facts:
+        if isinstance(fact, TextRun) and fact.scheme == system.schemes[0] and not fact.ink.endswith(("/hover", "/pressed")):
+            family = system.steps[fact.step].family
+            made[f"ground/{fact.ground}/{fact.ink}"] += ink_area(family, fact.weight, fact.text) * fact.sizes[width] ** 2
+    return dict(made)
+
+
+def drawn_shares(facts: Iterable[Fact]) -> dict[str, dict[int, float]]:
+    """Of each drawing in use, the share of its area by the number of the picture token."""
+    sources = {fact.source for fact in facts if isinstance(fact, PictureFact) and fact.source.startswith("drawn:")}
+    return {source: pictures.shares(source) for source in sorted(sources)}
+
+
+def places(found: Reach, paths: Iterable[str]) -> list[Place]:
+    """The sections that use any of the tokens, each once."""
+    seen = dict.fromkeys((use.page, use.section) for path in paths for use in found.get(path, []))
+    return [Place(page, section, "") for page, section in seen]

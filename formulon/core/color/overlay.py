@@ -1,0 +1,106 @@
+"""The least overlay with which a text on a picture can be read, on the pixels that lie behind its glyphs.
+
+The deciding figure: no more than SHARE of the pixels within one stem width of the glyphs may have less than the required
+ratio against the ink. An overlay is one colour laid over the picture at an opacity, even or along a profile (a gradient's
+shape). Opacities are scanned in steps of a hundredth and not bisected: with a dark ink over a picture of light and dark
+parts, a middling overlay may pass where a stronger one fails, so the passing range is not one interval.
+
+Blending is that of CSS: simple alpha compositing of gamma-encoded sRGB (Compositing and Blending Level 1, 5.1), rounded
+to eight bits; the ratio is that of WCAG 2.2.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from formulon.core.color.contrast import contrast_ratio, relative_luminance
+from formulon.core.color.srgb import RGB, Floats, to_linear_wcag
+
+SHARE = 0.005
+OPACITIES = np.arange(101) / 100
+_LINEAR = to_linear_wcag(np.arange(256)[:, None])[:, 0]
+_COEFFICIENTS = (0.2126, 0.7152, 0.0722)
+Pixels = NDArray[np.uint8]
+
+
+@dataclass(frozen=True, slots=True)
+class Overlay:
+    """An overlay that passes: `share` of the pixels lie below the ratio, `worst` is the least ratio, at index `spot` of
+    the pixels that were given."""
+
+    color: RGB
+    opacity: float
+    share: float
+    worst: float
+    spot: int
+
+
+def least(
+    pixels: Pixels, ink: RGB, overlay: RGB, required: float, profile: Floats | None = None, allowed: float = SHARE
+) -> Overlay | None:
+    """The least opacity of an overlay at which an ink passes on pixels of shape (n, 3); None where none does.
+
+    `profile`, shape (n,) in 0–1, is the gradient's strength at each pixel, which the opacity is multiplied with.
+    """
+    if not len(pixels):
+        return Overlay(overlay, 0.0, 0.0, 21.0, -1)
+    pixels = np.asfortranarray(pixels)  # each channel in one piece, which the tables are read by
+    budget = int(allowed * len(pixels))
+    hard = np.zeros(0, dtype=np.int64)  # pixels that failed last: while too many of them fail, no other need be looked at
+    for opacity in OPACITIES:
+        if len(hard) > budget:
+            still = _low(pixels[hard], ink, overlay, required, opacity, None if profile is None else profile[hard])
+            if np.count_nonzero(still) > budget:
+                continue
+        low = _low(pixels, ink, overlay, required, opacity, profile)
+        if np.count_nonzero(low) <= budget:
+            return measured(pixels, ink, overlay, float(opacity), required, profile)
+        hard = np.flatnonzero(low)
+    return None
+
+
+def measured(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, required: float, profile: Floats | None = None) -> Overlay:
+    """What an overlay of an opacity makes of the pixels, whether it passes or not."""
+    luminance = _luminance(pixels, overlay, opacity, profile)
+    own = relative_luminance(ink) + 0.05
+    ratios = np.maximum(luminance + 0.05, own) / np.minimum(luminance + 0.05, own)
+    spot = int(np.argmin(ratios))
+    return Overlay(overlay, opacity, float(np.mean(ratios < required)), float(ratios[spot]), spot)
+
+
+def best(
+    pixels: Pixels, inks: Sequence[RGB], overlays: Sequence[RGB], required: float, profile: Floats | None = None
+) -> tuple[RGB, Overlay] | None:
+    """Of several inks and overlay colours the pair with the least opacity; the first of equals."""
+    found: tuple[RGB, Overlay] | None = None
+    for ink in inks:
+        for color in overlays:
+            if contrast_ratio(ink, color) < required:
+                continue  # not even the overlay alone would carry the ink
+            made = least(pixels, ink, color, required, profile)
+            if made and (found is None or made.opacity < found[1].opacity):
+                found = ink, made
+    return found
+
+
+def _low(pixels: Pixels, ink: RGB, overlay: RGB, required: float, opacity: float, profile: Floats | None) -> NDArray[np.bool_]:
+    """Which pixels lie below the ratio: those whose luminance is between the two at which it is met."""
+    own = relative_luminance(ink) + 0.05
+    lifted = _luminance(pixels, overlay, opacity, profile) + 0.05
+    return np.asarray(np.maximum(lifted, own) < required * np.minimum(lifted, own))
+
+
+def _luminance(pixels: Pixels, overlay: RGB, opacity: float, profile: Floats | None) -> Floats:
+    """Relative luminance, shape (n,), of pixels under an overlay."""
+    if profile is None:
+        hundredths = round(opacity * 100)  # in whole numbers, so that halves are rounded up on every machine
+        tables = [
+            weight * _LINEAR[((100 - hundredths) * np.arange(256) + hundredths * channel + 50) // 100]
+            for weight, channel in zip(_COEFFICIENTS, overlay, strict=True)
+        ]
+        return np.asarray(sum(table.take(pixels[:, index]) for index, table in enumerate(tables)))
+    strength = (opacity * profile)[:, None]
+    blended = np.floor((1 - strength) * pixels + strength * np.array(overlay) + 0.5).astype(np.uint8)
+    return np.asarray(_LINEAR[blended] @ np.array(_COEFFICIENTS))

@@ -1,0 +1,369 @@
+"""The colours of one scheme: every ground with what stands on it, as tokens, pairs and conflicts."""
+
+from dataclasses import dataclass, field, replace
+from functools import lru_cache
+
+from formulon.core.color.contrast import contrast_ratio, shown
+from formulon.core.color.difference import differences, labs
+from formulon.core.color.oklab_scalar import mixed
+from formulon.core.color.parse import parse_color
+from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.system import buttons, fields, inks, logo, ways
+from formulon.core.system.grounds import Fixed, Ground, assign, ends
+from formulon.core.system.identity import BrandColor, Mark
+from formulon.core.system.model import Alternative, Conflict, MarkOnGround, Origin, Pair, Scheme, Token
+from formulon.core.system.palette import Palette
+from formulon.core.system.scene import Made, Scene, made_for_here
+from formulon.core.system.search import Swatch
+
+# Ratios by policy. Sources: WCAG 2.2, 1.4.3 and 1.4.6 for text and large text, 1.4.11 for boundaries and focus.
+POLICIES = {
+    "AA": {"text": 4.5, "large": 3.0, "boundary": 3.0},
+    "AAA": {"text": 7.0, "large": 4.5, "boundary": 3.0},
+}
+INK_LABELS = {
+    "heading": "Heading", "body": "Text", "quiet": "Quiet text", "link": "Link", "link-hover": "Link, hover",
+    "link-visited": "Link, visited", "boundary": "Boundary", "focus": "Focus ring", "focus-inner": "Focus ring, inner tone",
+    "selection-ink": "Selected text", "success": "Success", "warning": "Warning", "error": "Error",
+}  # fmt: skip
+# Where a wire to a role lands among the tokens of a ground.
+WIRED = {"primary": "primary/fill/rest", "secondary": "secondary/label/rest"}
+
+
+@dataclass(frozen=True, slots=True)
+class Rules:
+    """What the choices and the guideline say of the colours of one scheme."""
+
+    scheme: Scheme = "light"
+    policy: str = "AA"
+    wires: tuple[tuple[str, str], ...] = ()
+    pins: tuple[tuple[str, str], ...] = ()
+    large_only: tuple[str, ...] = ()
+    underlined: bool = True
+    forbidden: tuple[tuple[str, str], ...] = ()
+
+
+@dataclass
+class Coloring:
+    """One resolution of colours: collects tokens, pairs and conflicts ground by ground."""
+
+    brand: list[BrandColor]
+    given_marks: list[Mark]
+    rules: Rules
+    palette: Palette
+    tokens: dict[str, Token] = field(default_factory=dict)
+    pairs: list[Pair] = field(default_factory=list)
+    conflicts: list[Conflict] = field(default_factory=list)
+    marks: dict[str, MarkOnGround] = field(default_factory=dict)
+
+    def resolve(self) -> None:
+        self.policy = POLICIES[self.rules.policy]
+        self.exact_colors()
+        grounds, by_ground = self.fixed()
+        self.grounds = assign(self.palette, grounds, self.rules.scheme)
+        both = ends(self.palette, self.grounds, self.rules.scheme)
+        names = {color.id: swatch.rgb for color, swatch in zip(self.brand, self.palette.brand, strict=True)}
+        forbidden = frozenset((names[ink], names[ground]) for ink, ground in self.rules.forbidden)
+        solved: list[_Problem] = []
+        for ground in self.grounds.values():
+            large = self.rules.policy == "AAA" and ground.name in self.rules.large_only
+            problem = _Problem(
+                self.palette, ground, self.grounds["paper"], self.grounds["brand"].swatch, both,
+                self.policy["large" if large else "text"], self.policy["boundary"],
+                tuple(by_ground.get(ground.name, {}).items()), forbidden, self.of_ground(ground.name),
+            )  # fmt: skip
+            self.add(f"ground/{ground.name}/background", ground.swatch, ground.origin, ground.reason)
+            twin = next((other.ground.name for other in solved if _alike(other, problem)), None)
+            if twin:
+                self.copy(twin, ground.name)
+            else:
+                solved.append(problem)
+                part = _solved(problem)
+                self.tokens |= part.tokens
+                self.pairs += part.pairs
+                self.conflicts += part.conflicts
+            self.mark(ground, twin)
+        self.pictures()
+        for path, value in self.rules.pins:
+            if path.split("/")[0] in ("ramp", "neutral", "picture") and path not in self.tokens:
+                self.conflicts.append(ways.lost_pin(path, value, self.rules.scheme))
+
+    def of_ground(self, name: str) -> Rules:
+        """The rules as far as they bear on one ground, so that its solution is kept while others are changed."""
+        wires = tuple(wire for wire in self.rules.wires if wire[0].partition("/")[0] == name)
+        return replace(self.rules, wires=wires, pins=(), large_only=(), forbidden=())
+
+    def add(self, path: str, swatch: Swatch, origin: Origin, reason: str) -> None:
+        text = to_hex(swatch.rgb)
+        alias = swatch.alias
+        self.tokens[path] = Token(path, "color", text, text, origin, reason, alias if alias != path else "")
+
+    def pair(self, ground: str, ink: str, foreground: RGB, background: RGB, required: float) -> Pair:
+        ratio = contrast_ratio(foreground, background)
+        made = Pair(ground, ink, to_hex(foreground), to_hex(background), ratio, required, required == 0, self.rules.scheme)
+        self.pairs.append(made)
+        return made
+
+    def exact_colors(self) -> None:
+        """The brand's own colours, their ramps, and the neutral."""
+        pins = dict(self.rules.pins)
+        for color, swatch in zip(self.brand, self.palette.brand, strict=True):
+            parsed = color.parsed
+            exact = color.value if len(color.value) == 7 and color.value.startswith("#") else parsed.hex
+            mapped = (
+                f" It lies outside sRGB: {color.value} is drawn as {parsed.hex}, which was checked; mapped by chroma "
+                "reduction in OKLCH (CSS Color 4, 13.2)."
+                if parsed.mapped
+                else ""
+            )
+            reason = f"{color.name} is the brand's own colour, kept exactly.{mapped}"
+            path = f"brand/{color.id}"
+            wide = color.value if parsed.mapped else ""
+            self.tokens[path] = Token(path, "color", exact, exact, "exact", reason, "", wide)
+            for step, rgb in self.palette.ramps[swatch.reference].items():
+                name, own = f"ramp/{color.id}/{step}", rgb == swatch.rgb
+                if name in pins:
+                    self.add(name, Swatch("", name, rgb, -1), "pinned", f"Pinned at {to_hex(rgb)}.")
+                    continue
+                why = f"{color.name} itself stands here." if own else f"Step {step} of the ramp of {color.name} (OKLCH)."
+                self.add(name, swatch if own else Swatch("", name, rgb, -1), "exact" if own else "derived", why)
+        for step, rgb in self.palette.neutral.items():
+            name = f"neutral/{step}"
+            origin: Origin = "pinned" if name in pins else "derived"
+            why = f"Pinned at {to_hex(rgb)}." if name in pins else f"Step {step} of the near-greys in the brand's tint."
+            self.add(name, Swatch("", name, rgb, -1), origin, why)
+
+    def fixed(self) -> tuple[Fixed, dict[str, Fixed]]:
+        """What wires and pins set: the grounds' own colours, and by ground what stands on them. A pin goes before a
+        wire. What leads nowhere becomes a conflict."""
+        grounds: dict[str, tuple[Swatch, Origin]] = {}
+        inks: dict[str, dict[str, tuple[Swatch, Origin]]] = {}
+        for role, reference in self.rules.wires:
+            swatch = self.palette.get(reference)
+            ground, _, rest = role.partition("/")
+            if swatch is None:
+                self.conflicts.append(ways.lost_wire(role, reference, self.rules.scheme))
+            elif rest:
+                inks.setdefault(ground, {})[WIRED.get(rest, rest)] = swatch, "chosen"
+            else:
+                grounds[ground] = swatch, "chosen"
+        for path, value in self.rules.pins:
+            family, _, rest = path.partition("/")
+            if family != "ground":
+                continue
+            ground, _, part = rest.partition("/")
+            swatch = made_for_here(parse_color(value).rgb, value)
+            if part == "background":
+                grounds[ground] = swatch, "pinned"
+            else:
+                inks.setdefault(ground, {})[part] = swatch, "pinned"
+        return grounds, dict(inks)
+
+    def on_ground(self, scene: Scene) -> None:
+        ground = scene.ground
+        main = buttons.primary(scene)
+        made = {one.name: one for one in inks.solve(scene, main.fill)}
+        for one in made.values():
+            self.ink(scene, one)
+        self.like_text(scene, made["body"].swatch, made["link"].swatch)
+        heading, link, hover = (made[name].swatch for name in ("heading", "link", "link-hover"))
+        for state in buttons.states(scene, main, heading, link, hover):
+            self.button(scene, state)
+        for item in fields.states(scene, made["focus"].swatch, made["error"].swatch):
+            self.field(scene, item)
+        for name in sorted(scene.fixed.keys() - self.known(ground)) if scene.fixed else ():
+            path, value = f"ground/{ground.name}/{name}", to_hex(scene.fixed[name][0].rgb)
+            self.conflicts.append(ways.lost_pin(path, value, self.rules.scheme))
+        self.too_mid(scene)
+
+    def copy(self, twin: str, name: str) -> None:
+        """What stands on a ground that has the colour of another, with nothing set by hand on either."""
+        start, own = f"ground/{twin}/", f"ground/{name}/"
+        for token in [t for path, t in self.tokens.items() if path.startswith(start) and path != f"{start}background"]:
+            path = own + token.path[len(start) :]
+            self.tokens[path] = Token(path, token.type, token.value, token.css, token.origin, token.reason, token.alias)
+        self.pairs += [
+            Pair(name, p.ink, p.foreground, p.background, p.ratio, p.required, p.exempt, p.scheme)
+            for p in self.pairs
+            if p.ground == twin
+        ]
+
+    def known(self, ground: Ground) -> set[str]:
+        start = f"ground/{ground.name}/"
+        return {path[len(start) :] for path in self.tokens if path.startswith(start)}
+
+    def ink(self, scene: Scene, one: Made) -> None:
+        ground = scene.ground
+        self.add(f"ground/{ground.name}/{one.name}", one.swatch, one.origin, one.reason)
+        made = self.pair(ground.name, one.name, one.swatch.rgb, one.on, one.required)
+        label = INK_LABELS.get(one.name, one.name.capitalize())
+        self.told(scene, f"ground/{ground.name}/{one.name}", made, one.swatch, label, one.name, one.on)
+
+    def told(self, scene: Scene, path: str, made: Pair, found: Swatch, label: str, part: str, on: RGB, cause: str = "") -> None:
+        """A conflict for a pair that fails, or that the guideline rules out, with its ways out."""
+        banned = made.required > 0 and (found.rgb, on) in scene.forbidden
+        if made.passes and not banned:
+            return
+        code = "forbidden-pair" if made.passes else "contrast-unmet"
+        message = (
+            f"{found.label} as {label.lower()} on {scene.ground.name} is {shown(made.ratio)}; it needs {made.required:g}:1."
+        )
+        if banned:
+            message = f"The guideline rules out {found.label} as {label.lower()} on {scene.ground.name}."
+        out: tuple[Alternative, ...] = ()
+        if self.mid(scene) and made.required == scene.text:
+            cause = f"ground/{scene.ground.name}/background"  # nothing could be read, whatever is set by hand
+        elif part in scene.fixed and not cause:
+            out = ways.for_ink(scene, part, found, made, on, self.rules)
+        self.conflicts.append(
+            Conflict(
+                code, path, made.ground, made.ink, made.foreground, made.background, made.ratio, made.required,
+                message, out, cause, self.rules.scheme,
+            )
+        )  # fmt: skip
+
+    def like_text(self, scene: Scene, body: Swatch, link: Swatch) -> None:
+        """A link that is not underlined and cannot be told from the text around it."""
+        ratio = contrast_ratio(link.rgb, body.rgb)
+        if not scene.underlined and ratio < inks.LINK_FROM_TEXT:
+            self.conflicts.append(ways.like_text(scene, body, link, ratio, self.rules.scheme))
+
+    def mid(self, scene: Scene) -> bool:
+        """Whether not even black or white reaches the ratio for text on this ground."""
+        return max_ratio(scene.ground.rgb) < scene.text
+
+    def too_mid(self, scene: Scene) -> None:
+        """Under AAA nothing reaches 7:1 on a ground of middling luminance: one conflict for the ground, with ways out."""
+        if self.mid(scene):
+            self.conflicts.append(ways.mid_ground(scene, self.rules))
+
+    def button(self, scene: Scene, item: buttons.ButtonState) -> None:
+        ground = scene.ground
+        base = f"ground/{ground.name}/{item.variant}"
+        for part, origin in zip(buttons.PARTS, item.origins, strict=True):
+            self.add(f"{base}/{part}/{item.state}", getattr(item, part), origin, item.reason)
+        required = 0.0 if item.state == "disabled" else scene.text
+        name = f"{item.variant}/label/{item.state}"
+        made = [(self.pair(ground.name, name, item.label.rgb, item.fill.rgb, required), item.label, item.fill.rgb)]
+        if item.variant == "secondary" and required:
+            edge = f"secondary/border/{item.state}"
+            pair = self.pair(ground.name, edge, item.border.rgb, ground.rgb, scene.boundary)
+            made.append((pair, item.border, ground.rgb))
+        if item.variant == "primary" and item.state == "rest":
+            self.pair(ground.name, "primary/fill", item.fill.rgb, ground.rgb, 0.0)
+        # A variant without a colour of its own stands or falls with the ink that it is drawn in.
+        root = {"primary": "primary/label/rest", "secondary": "secondary/label/rest", "text": "link"}[item.variant]
+        hand = next((n for n in (name, f"{item.variant}/fill/{item.state}") if n in scene.fixed), "")
+        for pair, swatch, on in made:
+            own = hand or (_by_hand(scene, item.variant) if pair.ink == root or item.state == "rest" else "")
+            cause = "" if hand or pair.ink == root else f"ground/{ground.name}/{root}"
+            path, label = f"ground/{ground.name}/{pair.ink}", f"{item.variant} button, {item.state}"
+            self.told(scene, path, pair, swatch, label, own, on, cause)
+
+    def field(self, scene: Scene, item: fields.FieldState) -> None:
+        ground = scene.ground
+        for part, swatch, origin in zip(fields.PARTS, item.colors, item.origins, strict=True):
+            self.add(f"ground/{ground.name}/field/{part}/{item.state}", swatch, origin, item.reason)
+        if item.state == "disabled":
+            return
+        fill, label, hint, border = item.colors
+        made = []
+        if item.state == "rest":
+            made += [("label", label, fill.rgb, scene.text), ("hint", hint, fill.rgb, scene.text)]
+        made += [("border", border, ground.rgb, scene.boundary), ("border-inside", border, fill.rgb, scene.boundary)]
+        for part, swatch, on, required in made:
+            name = f"field/{part}/{item.state}"
+            pair = self.pair(ground.name, name, swatch.rgb, on, required)
+            own = f"field/{part.removesuffix('-inside')}/{item.state}"
+            by_hand = own if own in scene.fixed else f"field/fill/{item.state}"
+            self.told(scene, f"ground/{ground.name}/{name}", pair, swatch, f"field, {part}", by_hand, on)
+
+    def pictures(self) -> None:
+        """The five colours in which the picture library draws."""
+        deep, accent, brand = (self.grounds[name] for name in ("deep", "accent", "brand"))
+        pins = dict(self.rules.pins)
+        for number, swatch, what in (
+            (
+                1,
+                made_for_here(mixed(deep.rgb, accent.rgb, 0.28), ""),
+                f"{deep.swatch.label} with some {accent.swatch.label}: the back of a picture.",
+            ),
+            (2, accent.swatch, f"{accent.swatch.label}, the accent ground's colour."),
+            (3, brand.swatch, f"{brand.swatch.label}, the brand ground's colour."),
+            (
+                4,
+                made_for_here(mixed(deep.rgb, accent.rgb, 0.6), ""),
+                f"Between {deep.swatch.label} and {accent.swatch.label}.",
+            ),
+            (5, deep.swatch, f"{deep.swatch.label}, the deep ground's colour."),
+        ):
+            path = f"picture/{number}"
+            if path in pins:
+                swatch, what = made_for_here(parse_color(pins[path]).rgb, ""), f"Pinned at {pins[path]}."
+            self.add(path, swatch, "pinned" if path in pins else "derived", what)
+
+    def mark(self, ground: Ground, twin: str | None) -> None:
+        pinned = dict(self.rules.pins).get(f"logo/{ground.name}")
+        chosen = logo.choose([m for m in self.given_marks if m.id == pinned] or self.given_marks, ground.name, ground.rgb)
+        origin: Origin = "derived"
+        if pinned is not None and chosen.mark == pinned:
+            origin = "pinned"
+        elif pinned is not None:
+            self.conflicts.append(ways.lost_pin(f"logo/{ground.name}", pinned, self.rules.scheme))
+        self.marks[ground.name] = chosen
+        told, conflict = logo.told(chosen, ground.name, ground.rgb, self.rules.scheme)
+        if conflict:
+            # The same colour has the same conflict: it is told once.
+            self.conflicts.append(replace(conflict, cause=f"logo/{twin}") if twin else conflict)
+        path, value = f"logo/{ground.name}", chosen.mark or ""
+        reason = f"Pinned. {told}" if origin == "pinned" else told
+        self.tokens[path] = Token(path, "asset", value, value or "none", origin, reason)
+
+
+@dataclass(frozen=True)
+class _Problem:
+    """All that the solution of one ground follows from."""
+
+    palette: Palette
+    ground: Ground
+    paper: Ground
+    action: Swatch
+    both: tuple[RGB, RGB]
+    text: float
+    boundary: float
+    fixed: tuple[tuple[str, tuple[Swatch, Origin]], ...]
+    forbidden: frozenset[tuple[RGB, RGB]]
+    rules: Rules
+
+
+@lru_cache(maxsize=256)
+def _solved(problem: _Problem) -> Coloring:
+    """What stands on one ground. Kept: a wire to one ground solves no other again."""
+    part = Coloring([], [], problem.rules, problem.palette)
+    backs = labs([problem.ground.rgb])
+    apart = differences(backs[:, None], problem.palette.cielab[None, :])[0]
+    grounds = {"paper": problem.paper, problem.ground.name: problem.ground}
+    part.on_ground(
+        Scene(
+            problem.palette, problem.ground, grounds, problem.both, problem.action, problem.text, problem.boundary, apart,
+            dict(problem.fixed), problem.forbidden, problem.rules.underlined,
+        )
+    )  # fmt: skip
+    return part
+
+
+def _alike(one: _Problem, other: _Problem) -> bool:
+    """Whether two grounds have the same solution, and none a conflict that would have to be told for each."""
+    same = one.ground.swatch == other.ground.swatch and one.text == other.text
+    return same and not (one.fixed or other.fixed or one.forbidden) and max_ratio(one.ground.rgb) >= one.text
+
+
+def max_ratio(rgb: RGB) -> float:
+    """The most contrast that anything has with a colour: that of black or white."""
+    return max(contrast_ratio(rgb, (0, 0, 0)), contrast_ratio(rgb, (255, 255, 255)))
+
+
+def _by_hand(scene: Scene, variant: str) -> str:
+    """The part of a button at rest that was set by hand, from which a conflict of it follows."""
+    parts = (f"{variant}/label/rest", f"{variant}/fill/rest", "link" if variant == "text" else "")
+    return next((part for part in parts if part in scene.fixed), "")

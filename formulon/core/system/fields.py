@@ -1,0 +1,167 @@
+"""Form fields of one ground: fill, label, hint and border in five states, solved together."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+import numpy as np
+
+from formulon.core.color.contrast import contrast_ratio, relative_luminance, shown
+from formulon.core.color.difference import difference
+from formulon.core.color.oklab_scalar import mixed, oklab
+from formulon.core.system.model import Origin
+from formulon.core.system.scene import ALL, CALM_TEXT, CALM_TONE, TONES, Scene, apart, made_for_here
+from formulon.core.system.search import (
+    EXACT,
+    LAST,
+    NEUTRAL,
+    PURE,
+    Options,
+    Swatch,
+    against,
+    ascending,
+    best,
+    between,
+    rank_cost,
+)
+
+STATES = ("rest", "hover", "focus", "invalid", "disabled")
+PARTS = ("fill", "label", "hint", "border")
+
+
+@dataclass(frozen=True, slots=True)
+class FieldState:
+    """The colours of a field in one state. The hint is what stands in an empty field, which must be read as well."""
+
+    state: str
+    colors: tuple[Swatch, Swatch, Swatch, Swatch]  # by PARTS
+    origins: tuple[Origin, ...]
+    reason: str
+
+
+def states(scene: Scene, focus: Swatch, error: Swatch) -> Iterator[FieldState]:
+    """The field in every state. Fill, label, hint and border are chosen together: both texts pass on the fill, the
+    border reaches the boundary ratio on the ground and on the fill (WCAG 2.2, 1.4.11)."""
+    fill, label, hint, border = _rest(scene)
+    on_fill, on_ground = contrast_ratio(border.rgb, fill.rgb), contrast_ratio(border.rgb, scene.ground.rgb)
+    reason = (
+        f"{label.label} on {fill.label} is {shown(contrast_ratio(label.rgb, fill.rgb))}, its hint "
+        f"{shown(contrast_ratio(hint.rgb, fill.rgb))}; the border in {border.label} is {shown(on_ground)} on the ground and "
+        f"{shown(on_fill)} on the field, both need {scene.boundary:g}:1."
+    )
+    yield _state(scene, "rest", fill, label, hint, border, reason)
+    stronger = _stronger(scene, fill, label, border)
+    note = f"The border turns to {stronger.label}, ΔE2000 {difference(stronger.rgb, border.rgb):.1f}, so that the state shows."
+    yield _state(scene, "hover", fill, label, hint, stronger, note)
+    yield _state(scene, "focus", fill, label, hint, border, "As at rest, inside the focus ring of the ground.")
+    wrong = _invalid(scene, fill, error)
+    note = (
+        f"The border in {wrong.label}: {shown(contrast_ratio(wrong.rgb, scene.ground.rgb))} on the ground and "
+        f"{shown(contrast_ratio(wrong.rgb, fill.rgb))} on the field. What is wrong is also said in words."
+    )
+    yield _state(scene, "invalid", fill, label, hint, wrong, note)
+    faded = made_for_here(mixed(fill.rgb, label.rgb, 0.45), "faded")
+    note = "Faded; what is disabled needs no contrast (WCAG 2.2, 1.4.3)."
+    yield _state(scene, "disabled", fill, faded, faded, made_for_here(mixed(fill.rgb, label.rgb, 0.3), "faded"), note)
+
+
+def _rest(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
+    fills = _fills(scene)
+    pale = scene.pale(fills)
+    total, chosen = fills.cost.copy(), []
+    # For each fill the best of each part that stands on it; the parts constrain one another only through the fill.
+    for part, mix, order, calm in (("label", 0.0, ALL, CALM_TEXT), ("hint", 0.3, TONES, CALM_TONE)):
+        name = f"field/{part}/rest"
+        light, dark = (scene.options(name, _mixed(end, scene.both, mix), order, calm) for end in scene.both)
+        costs = np.where(pale[:, None], light.cost[None, :], dark.cost[None, :])
+        costs = np.where(scene.together(fills, light, scene.text), costs, np.inf)
+        total += costs.min(axis=1)
+        chosen.append((light, costs))
+    borders = scene.options("field/border/rest", mixed(scene.far, scene.ground.rgb, 0.45), TONES, CALM_TONE)
+    allowed = (between(fills, borders) >= scene.boundary) & scene.on(borders, scene.ground.rgb, scene.boundary)[None, :]
+    costs = np.where(allowed, borders.cost[None, :], np.inf)
+    total += costs.min(axis=1)
+    chosen.append((borders, costs))
+    row = next(ascending(total), None)
+    if row is None:
+        return _unmet(scene)
+    label, hint, border = (options.swatches[int(np.argmin(costs[row]))] for options, costs in chosen)
+    return fills.swatches[row], label, hint, border
+
+
+def _fills(scene: Scene) -> Options:
+    """What a field may be filled with: what was set by hand; else the paper, then the ground itself, then a neutral step
+    near the paper, and black or white last. Fields are calm, so the brand's other colours are none of them."""
+    if "field/fill/rest" in scene.fixed:
+        return scene.options("field/fill/rest", scene.ground.rgb)
+    paper = scene.grounds["paper"].swatch
+    calm = scene.palette.options(oklab(paper.rgb), (NEUTRAL,))
+    rest = np.flatnonzero(np.isin(scene.palette.kind, (NEUTRAL, PURE)))
+    swatches = [paper, scene.ground.swatch, *(scene.palette.swatches[i] for i in rest.tolist())]
+    own = [relative_luminance(paper.rgb), relative_luminance(scene.ground.rgb)]
+    cost = calm.cost[rest] - np.where(scene.palette.kind[rest] == NEUTRAL, rank_cost(0) - rank_cost(2), -LAST)
+    return Options(
+        swatches,
+        np.concatenate([own, scene.palette.luminance[rest]]),
+        np.concatenate([[rank_cost(0), rank_cost(1)], cost]),
+    )
+
+
+def _unmet(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
+    """The field where nothing meets everything: paper, what is read best on it, and what is set by hand."""
+    get = {part: scene.fixed[f"field/{part}/rest"][0] for part in PARTS if f"field/{part}/rest" in scene.fixed}
+    fill = get.get("fill") or scene.grounds["paper"].swatch
+    clearest = scene.least_bad(fill.rgb)
+    border = get.get("border") or _both(scene, fill)
+    return fill, get.get("label", clearest), get.get("hint", clearest), border
+
+
+def _both(scene: Scene, fill: Swatch) -> Swatch:
+    """The swatch that is seen best on field and ground alike."""
+    swatches = scene.palette.swatches
+    own = against(scene.palette.luminance + 0.05, relative_luminance(fill.rgb))
+    return swatches[int(np.argmax(np.minimum(own, scene.ratios)))]
+
+
+def _mixed(end: tuple[int, int, int], both: tuple[tuple[int, int, int], ...], share: float) -> tuple[int, int, int]:
+    other = both[1] if end == both[0] else both[0]
+    return mixed(end, other, share) if share else end
+
+
+def _stronger(scene: Scene, fill: Swatch, label: Swatch, border: Swatch) -> Swatch:
+    """The border under the pointer: nearest to the label that is seen beside the border at rest."""
+    options = scene.options("field/border/hover", label.rgb, TONES)
+    allowed = scene.on(options, scene.ground.rgb, scene.boundary) & scene.on(options, fill.rgb, scene.boundary)
+    for index in ascending(np.where(allowed, options.cost, np.inf)):
+        if len(options.swatches) == 1 or apart(options.swatches[index].rgb, [border.rgb]):
+            return options.swatches[index]
+    return options.swatches[0] if len(options.swatches) == 1 else border
+
+
+def _invalid(scene: Scene, fill: Swatch, error: Swatch) -> Swatch:
+    """The border of a field with a mistake: the error signal's step nearest to the error ink that shows on both sides."""
+    if "field/border/invalid" in scene.fixed:
+        return scene.fixed["field/border/invalid"][0]
+
+    def least(rgb: tuple[int, int, int]) -> float:
+        return min(contrast_ratio(rgb, scene.ground.rgb), contrast_ratio(rgb, fill.rgb))
+
+    steps = scene.palette.signals["error"]
+    passing = [step for step, rgb in steps.items() if least(rgb) >= scene.boundary]
+    if error.rgb in steps.values() and least(error.rgb) >= scene.boundary:
+        return error
+    if passing:
+        step = min(passing, key=lambda s: (abs(s - 600), s))
+        return made_for_here(steps[step], f"Error {step}")
+    options = scene.palette.options(oklab(steps[600]), TONES)
+    found = best(options, scene.on(options, scene.ground.rgb, scene.boundary) & scene.on(options, fill.rgb, scene.boundary))
+    return found or _both(scene, fill)
+
+
+def _state(scene: Scene, state: str, fill: Swatch, label: Swatch, hint: Swatch, border: Swatch, reason: str) -> FieldState:
+    colors, origins = [], []
+    for part, swatch in zip(PARTS, (fill, label, hint, border), strict=True):
+        name = f"field/{part}/{state}"
+        set_by_hand = scene.fixed.get(name)
+        colors.append(set_by_hand[0] if set_by_hand else swatch)
+        origins.append(set_by_hand[1] if set_by_hand else "exact" if swatch.kind == EXACT else "derived")
+    return FieldState(state, (*colors,), (*origins,), reason)  # type: ignore[arg-type]

@@ -1,0 +1,163 @@
+"""A scene: one ground with everything that bears on what stands on it. The parts of a ground are solved from it."""
+
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass, field
+from functools import cache, cached_property
+
+import numpy as np
+
+from formulon.core.color.contrast import contrast_ratio, relative_luminance
+from formulon.core.color.difference import difference
+from formulon.core.color.oklab_scalar import oklab, oklch, rgb_of
+from formulon.core.color.srgb import RGB, Floats
+from formulon.core.system.grounds import Fixed, Ground, far_from
+from formulon.core.system.model import Origin
+from formulon.core.system.palette import BLACK, WHITE, Palette
+from formulon.core.system.search import EXACT, LAST, NEUTRAL, PURE, RAMP, SIGNAL, Mask, Options, Swatch, against, best, between
+
+ALL = (EXACT, RAMP, NEUTRAL, PURE)
+TONES = (RAMP, NEUTRAL, EXACT, PURE)
+CALM_TEXT, CALM_TONE = 0.09, 0.06  # bounds on chroma for running and for quiet text (common practice)
+STATE_APART = 3.0  # least ΔE2000 between neighbouring states (common practice; about three just noticeable differences)
+# OKLCH lightness by which a state may move away from rest, and what a move towards the label costs.
+MOVES = (0.03, 0.04, 0.05, 0.06, 0.075, 0.09, 0.1, 0.12, 0.15, 0.18, 0.22, 0.27)
+TOWARDS = 0.3
+
+
+@dataclass(frozen=True, slots=True)
+class Made:
+    """One colour that stands on a ground: what it is, why, on which colour it stands and what it needs there."""
+
+    name: str
+    swatch: Swatch
+    origin: Origin
+    reason: str
+    on: RGB
+    required: float
+
+
+@dataclass(frozen=True)
+class Scene:
+    """`fixed` holds what wires and pins set, by the part of a token's path after the ground; `forbidden` the pairs of
+    ink and ground that the guideline rules out; `both` the light and the dark end in which text is wanted."""
+
+    palette: Palette
+    ground: Ground
+    grounds: Mapping[str, Ground]
+    both: tuple[RGB, RGB]
+    action: Swatch
+    text: float
+    boundary: float
+    apart_from_ground: Floats  # ΔE2000 of every swatch of the palette to the ground, shape (n,)
+    fixed: Fixed = field(default_factory=dict)
+    forbidden: frozenset[tuple[RGB, RGB]] = frozenset()
+    underlined: bool = True
+
+    @cached_property
+    def far(self) -> RGB:
+        return far_from(self.ground.rgb, self.both)
+
+    @cached_property
+    def ratios(self) -> np.ndarray[tuple[int, ...], np.dtype[np.float64]]:
+        """Contrast ratios of all swatches of the palette on the ground."""
+        lum = relative_luminance(self.ground.rgb)
+        return against(self.palette.luminance + 0.05, lum)
+
+    def origin(self, name: str, swatch: Swatch) -> Origin:
+        """Where a value came from: the wire's or pin's word, or by its class."""
+        if name in self.fixed:
+            return self.fixed[name][1]
+        return "exact" if swatch.kind == EXACT else "derived"
+
+    def options(self, name: str, wish: RGB, order: tuple[int, ...] = ALL, calm: float | None = None) -> Options:
+        """What a role may take: the one colour that was set by hand, else all swatches against a wish."""
+        if name in self.fixed:
+            swatch = self.fixed[name][0]
+            return Options([swatch], np.array([relative_luminance(swatch.rgb)]), np.zeros(1))
+        return self.palette.options(oklab(wish), order, calm)
+
+    def fills(self, name: str, wish: RGB) -> Options:
+        """What a fill may take: pure black and white only where no other fill has an ink."""
+        options = self.options(name, wish)
+        if options.swatches is not self.palette.swatches:
+            return options
+        return Options(options.swatches, options.luminance, options.cost + np.where(self.palette.kind == PURE, LAST, 0))
+
+    def on(self, options: Options, background: RGB, required: float) -> Mask:
+        """Which options pass on a colour."""
+        if background == self.ground.rgb and options.swatches is self.palette.swatches:
+            passing = self.ratios >= required
+        else:
+            passing = against(options.lifted, relative_luminance(background)) >= required
+        return passing & self.allowed(options, background) if self.forbidden else passing
+
+    def together(self, fills: Options, inks: Options, required: float) -> Mask:
+        """Which options of a fill and of what stands on it pass together, shape (m, n)."""
+        passing = between(fills, inks) >= required
+        for ink, ground in self.forbidden:
+            rows = [i for i, s in enumerate(fills.swatches) if s.rgb == ground]
+            columns = [i for i, s in enumerate(inks.swatches) if s.rgb == ink]
+            if rows and columns:
+                passing[np.ix_(rows, columns)] = False
+        return passing
+
+    def pale(self, options: Options) -> Mask:
+        """On which options the light end is the one with more contrast."""
+        light, dark = (against(options.lifted, relative_luminance(end)) for end in self.both)
+        return np.asarray(light >= dark)
+
+    def allowed(self, options: Options, background: RGB) -> Mask:
+        """Which options the guideline does not rule out on a colour."""
+        banned = {ink for ink, ground in self.forbidden if ground == background}
+        return np.array([swatch.rgb not in banned for swatch in options.swatches])
+
+    def solve(
+        self, name: str, wish: RGB, required: float, order: tuple[int, ...] = ALL, calm: float | None = None,
+        on: RGB | None = None,
+    ) -> Swatch | None:  # fmt: skip
+        """The colour of a role that constrains no other; None where nothing passes."""
+        options = self.options(name, wish, order, calm)
+        return best(options, self.on(options, on or self.ground.rgb, required))
+
+    def least_bad(self, background: RGB) -> Swatch:
+        """The swatch with most contrast, for where nothing passes."""
+        ratios = against(self.palette.luminance + 0.05, relative_luminance(background))
+        return self.palette.swatches[int(np.argmax(ratios))]
+
+
+def moved(rgb: RGB, by: float) -> RGB | None:
+    """The colour with `by` more OKLCH lightness; None where that leaves the scale, or is pure black or white."""
+    lightness, chroma, hue = oklch(rgb)
+    if not 0.04 <= lightness + by <= 0.99:
+        return None
+    made = rgb_of(lightness + by, chroma, hue)
+    return None if made in (BLACK, WHITE) else made
+
+
+def shifts(rest: RGB, away_from: RGB, wanted: float) -> Iterator[RGB]:
+    """Colours for a state, those nearest to the wanted move first: away from another colour, and at a cost towards it."""
+    away = -1 if oklch(away_from)[0] > oklch(rest)[0] else 1
+    for _, move, sign in _moves(wanted):
+        trial = moved(rest, sign * away * move)
+        if trial is not None:
+            yield trial
+
+
+@cache
+def _moves(wanted: float) -> list[tuple[float, float, int]]:
+    steps = [(abs(m - wanted) + (0 if sign > 0 else TOWARDS), m, sign) for m in MOVES for sign in (1, -1)]
+    return sorted(steps, key=lambda step: (step[0], -step[2], step[1]))
+
+
+def apart(rgb: RGB, others: Iterable[RGB], least: float = STATE_APART) -> bool:
+    """Whether a colour is seen beside each of the others."""
+    return all(difference(rgb, other) >= least for other in others)
+
+
+def passes(ink: RGB, background: RGB, required: float) -> bool:
+    return contrast_ratio(ink, background) >= required
+
+
+def made_for_here(rgb: RGB, label: str) -> Swatch:
+    """A colour that was computed for one place."""
+    return Swatch("", label, rgb, SIGNAL)

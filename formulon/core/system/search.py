@@ -1,0 +1,116 @@
+"""The search: which colours a group of roles takes, exactly and together.
+
+The stated preference, for every group of roles that constrain one another:
+
+1. Every constraint is met.
+2. As few fills as possible are pure black or white; then as many roles as possible have a colour of their first rank, then of their second, and so on. Ranks are the classes
+   in the order that a role prefers (exact brand colour, ramp step, neutral step); where a role wants to be calm, the
+   classes within a bound on chroma come first. Pure black and white have the last rank in any case.
+3. The sum of the distances to what was wished, in OKLab, is least. Then the order of the identity decides.
+
+A rank costs a power of BASE below zero and a distance less than one in all, so the sum of costs is that preference,
+and groups that share no constraint can be solved apart.
+"""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from functools import cached_property
+
+import numpy as np
+from numpy.typing import NDArray
+
+from formulon.core.color.srgb import RGB, Floats
+
+EXACT, RAMP, NEUTRAL, PURE, SIGNAL = range(5)  # SIGNAL: made for one place, no class to choose from
+BASE, RANKS = 8.0, 7  # more than the roles of any group; ranks 0 to 6
+LAST = 1e9  # added to what is taken only where nothing else is left
+FAR = 16.0  # what distances are divided by; OKLab's are below 1.5, so six of them stay below one
+Mask = NDArray[np.bool_]
+
+
+@dataclass(frozen=True, slots=True)
+class Swatch:
+    """One usable colour: `reference` is what a wire writes, `label` what people read."""
+
+    reference: str
+    label: str
+    rgb: RGB
+    kind: int
+
+    @property
+    def alias(self) -> str:
+        """The path of the token that has this colour, or nothing."""
+        if not self.reference:
+            return ""
+        if self.kind == EXACT:
+            return f"brand/{self.reference}"
+        if self.kind == NEUTRAL:
+            return self.reference
+        return f"ramp/{self.reference}" if self.kind == RAMP and "/" in self.reference else ""
+
+
+@dataclass(frozen=True)
+class Options:
+    """What a role may take: swatches, their relative luminances and their costs, each of shape (n,)."""
+
+    swatches: Sequence[Swatch]
+    luminance: Floats
+    cost: Floats
+
+    @cached_property
+    def lifted(self) -> Floats:
+        """Luminance and 0.05, the terms of the contrast ratio."""
+        return self.luminance + 0.05
+
+
+def rank_cost(rank: int) -> float:
+    """What a rank costs; the first least."""
+    return float(-(BASE ** (RANKS - rank)))
+
+
+def rank_costs(kind: NDArray[np.int_], chroma: Floats, order: tuple[int, ...], calm: float | None) -> Floats:
+    """Costs, shape (n,), of swatches of classes `kind` by their rank in `order`; infinite for classes not in it."""
+    made = np.full(len(kind), np.inf)
+    steps = [one for one in order if one != PURE]
+    for rank, one in enumerate(steps):
+        if calm is None:
+            made[kind == one] = rank_cost(rank)
+        else:
+            quiet = chroma <= calm
+            made[(kind == one) & quiet] = rank_cost(rank)
+            made[(kind == one) & ~quiet] = rank_cost(rank + len(steps))
+    made[kind == PURE] = rank_cost(RANKS - 1)
+    return made
+
+
+def against(lifted: Floats, luminance: float) -> Floats:
+    """Contrast ratios of options, shape (n,), with one colour of a relative luminance."""
+    own = luminance + 0.05
+    return np.asarray(np.maximum(lifted, own) / np.minimum(lifted, own))
+
+
+def between(first: Options, second: Options) -> Floats:
+    """Contrast ratios, shape (m, n), of the options of two roles."""
+    a, b = first.lifted[:, None], second.lifted[None, :]
+    return np.asarray(np.maximum(a, b) / np.minimum(a, b))
+
+
+def best(options: Options, allowed: Mask) -> Swatch | None:
+    """The allowed option of least cost, or None."""
+    for index in ascending(np.where(allowed, options.cost, np.inf)):
+        return options.swatches[index]
+    return None
+
+
+def ascending(costs: Floats) -> Iterator[int]:
+    """Flat indices by rising cost, equal ones in their order; infinite ones are left out."""
+    flat = costs.ravel()
+    first = int(np.argmin(flat)) if flat.size else 0
+    if not flat.size or flat[first] == np.inf:
+        return
+    yield first
+    for index in np.argsort(flat, kind="stable").tolist():
+        if flat[index] == np.inf:
+            return
+        if index != first:
+            yield index

@@ -1,0 +1,149 @@
+"""Ways out of conflicts: for each the two or three smallest changes of the choices after which it is gone."""
+
+from dataclasses import replace
+from typing import TYPE_CHECKING
+
+from formulon.core.color.contrast import contrast_ratio, shown
+from formulon.core.color.difference import difference
+from formulon.core.color.oklab_scalar import oklab
+from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.system import buttons, inks
+from formulon.core.system.choices import DARK, INKS, WIRED_INKS
+from formulon.core.system.model import Alternative, Conflict, Operation, Pair, Scheme
+from formulon.core.system.scene import Scene, passes
+from formulon.core.system.search import NEUTRAL, PURE, RAMP, Swatch, best
+
+if TYPE_CHECKING:
+    from formulon.core.system.coloring import Rules
+
+_MOST = 3
+_ROLES = {"primary/fill/rest": "primary", "secondary/label/rest": "secondary"}
+
+
+def pointer(*parts: str) -> str:
+    """A JSON Pointer (RFC 6901)."""
+    return "".join("/" + part.replace("~", "~0").replace("/", "~1") for part in parts)
+
+
+def keyed(name: str, scheme: Scheme) -> str:
+    """A role or path as the choices write it for a scheme."""
+    return f"{DARK}{name}" if scheme == "dark" else name
+
+
+def lost_wire(role: str, reference: str, scheme: Scheme) -> Conflict:
+    """A wire to a colour that the identity no longer holds."""
+    ground, _, ink = role.partition("/")
+    return Conflict(
+        "wire-lost", f"ground/{role}", ground, ink, "", "", 0, 0,
+        f"{role} was led to “{reference}”, which the identity no longer holds; the derived colour is used.",
+        (Alternative("Take the wire off", (_remove("wires", keyed(role, scheme)),)),), scheme=scheme,
+    )  # fmt: skip
+
+
+def lost_pin(path: str, value: str, scheme: Scheme = "light") -> Conflict:
+    """A pin that no token takes."""
+    return Conflict(
+        "pin-lost", path, "", "", "", "", 0, 0,
+        f"{path} was pinned at {value}, which no token of the system takes; the derived value is used.",
+        (Alternative("Release the pin", (_remove("pins", keyed(path, scheme)),)),), scheme=scheme,
+    )  # fmt: skip
+
+
+def for_ink(scene: Scene, part: str, found: Swatch, made: Pair, on: RGB, rules: "Rules") -> tuple[Alternative, ...]:
+    """For a colour set by hand that cannot be read: as derived, the nearest passing step, a neutral, black or white."""
+    role = f"{scene.ground.name}/{_ROLES.get(part, part)}"
+    pinned = scene.fixed[part][1] == "pinned"
+    release = []  # a pin may lie over a wire
+    if pinned:
+        release.append(_remove("pins", keyed(f"ground/{scene.ground.name}/{part}", rules.scheme)))
+    if role in dict(rules.wires):
+        release.append(_remove("wires", keyed(role, rules.scheme)))
+    wired = not pinned and (part in WIRED_INKS or part in _ROLES)
+    ways: list[Alternative] = []
+    follows = made.ink.removesuffix("-inside") == part or part in WIRED_INKS
+    own = derived(scene, part) if follows else None
+    if own and passes(own.rgb, on, made.required):
+        ways.append(_way(f"{own.label}, as derived", tuple(release), own, found, on))
+    elif own is None:
+        ways.append(Alternative("Release the pin" if pinned else "As derived", tuple(release)))
+    if not follows:
+        return tuple(ways)
+    for kinds in ((RAMP,), (NEUTRAL,), (PURE,)):
+        options = scene.palette.options(oklab(found.rgb), kinds)
+        near = best(options, scene.on(options, on, made.required))
+        if near is None or any(way.color == to_hex(near.rgb) for way in ways) or near.rgb == found.rgb:
+            continue
+        if wired:
+            patch = _put("wires", keyed(role, rules.scheme), near.reference)
+        else:
+            patch = _put("pins", keyed(f"ground/{scene.ground.name}/{part}", rules.scheme), to_hex(near.rgb))
+        ways.append(_way(near.label, (patch,), near, found, on))
+    return tuple(ways[:_MOST])
+
+
+def like_text(scene: Scene, body: Swatch, link: Swatch, ratio: float, scheme: Scheme) -> Conflict:
+    """Links that look like text where they are not underlined (WCAG 2.2, 1.4.1 with technique G183)."""
+    ground = scene.ground.name
+    return Conflict(
+        "link-like-text", f"ground/{ground}/link", ground, "link", to_hex(link.rgb), to_hex(body.rgb), ratio,
+        inks.LINK_FROM_TEXT,
+        f"{link.label} as link beside {body.label} as text on {ground} is {shown(ratio)}; without an underline links need "
+        f"{inks.LINK_FROM_TEXT:g}:1.",
+        (Alternative("Underline links in running text", ({"op": "replace", "path": "/links/underlined", "value": True},)),),
+        scheme=scheme,
+    )  # fmt: skip
+
+
+def derived(scene: Scene, part: str) -> Swatch | None:
+    """What the solver would take for a part, were it not set by hand; None for parts that are no ink."""
+    free = replace(scene, fixed={name: value for name, value in scene.fixed.items() if name != part})
+    if part in INKS:
+        made = inks.solve(free, buttons.primary(free).fill)
+        return next((one.swatch for one in made if one.name == part), None)
+    return None
+
+
+def mid_ground(scene: Scene, rules: "Rules") -> Conflict:
+    """A ground on which nothing reaches the ratio for text: large text only, a near step as the ground, or AA."""
+    ground = scene.ground
+    name, rgb = keyed(ground.name, rules.scheme), ground.rgb
+    top = max(contrast_ratio(rgb, (0, 0, 0)), contrast_ratio(rgb, (255, 255, 255)))
+    ways = [
+        Alternative(
+            f"Large text only on {ground.name}, from 4.5:1 (WCAG 2.2, 1.4.6)",
+            ({"op": "add", "path": "/large_only/-", "value": name},),
+            to_hex(rgb), top,
+        )
+    ]  # fmt: skip
+    steps = [s for s in scene.palette.swatches if s.kind == RAMP and _carries(s.rgb, scene.text)]
+    own = [s for s in steps if s.reference.split("/")[0] == ground.swatch.reference.split("/")[0]] or steps
+    if own:
+        near = min(own, key=lambda s: difference(s.rgb, rgb))
+        most = max(contrast_ratio(near.rgb, (0, 0, 0)), contrast_ratio(near.rgb, (255, 255, 255)))
+        label = f"{near.label} as the ground; {ground.swatch.label} stays in shapes"
+        ways.append(
+            Alternative(label, (_put("wires", name, near.reference),), to_hex(near.rgb), most, difference(near.rgb, rgb))
+        )
+    ways.append(Alternative("Hold the site to AA", ({"op": "replace", "path": "/policy", "value": "AA"},)))
+    return Conflict(
+        "ground-too-mid", f"ground/{ground.name}/background", ground.name, "background", "", to_hex(rgb), top, scene.text,
+        f"Nothing reaches {scene.text:g}:1 on {ground.swatch.label} as {ground.name}; black or white has {shown(top)}.",
+        tuple(ways), scheme=rules.scheme,
+    )  # fmt: skip
+
+
+def _carries(rgb: RGB, required: float) -> bool:
+    """Whether a colour leaves room above the ratio, so that tinted near-blacks and near-whites pass as well."""
+    return max(contrast_ratio(rgb, (0, 0, 0)), contrast_ratio(rgb, (255, 255, 255))) >= required * 1.12
+
+
+def _way(label: str, patch: tuple[Operation, ...], swatch: Swatch, wanted: Swatch, on: RGB) -> Alternative:
+    return Alternative(label, patch, to_hex(swatch.rgb), contrast_ratio(swatch.rgb, on), difference(swatch.rgb, wanted.rgb))
+
+
+def _remove(*parts: str) -> Operation:
+    return {"op": "remove", "path": pointer(*parts)}
+
+
+def _put(group: str, key: str, value: str) -> Operation:
+    return {"op": "add", "path": pointer(group, key), "value": value}

@@ -1,0 +1,84 @@
+/** The painted area of a page, from the boxes that it really has: px² by token. */
+
+export type Areas = Record<string, number>;
+type Box = { left: number; top: number; right: number; bottom: number };
+
+/** What is painted in a frame: grounds without what lies on them, filled buttons, drawings by their tokens, photographs
+ *  and marks as "picture" and "mark". Text is counted by core, from the outlines of its glyphs. */
+export function paintedAreas(document: Document, drawn: Record<string, Record<string, number>>): Areas {
+  const areas: Areas = {};
+  const add = (path: string, area: number) => {
+    if (area > 0) areas[path] = (areas[path] ?? 0) + area;
+  };
+  const page = { left: 0, top: 0, right: document.documentElement.clientWidth, bottom: document.body.scrollHeight };
+  const boxOf = (element: Element) => clipped(rect(element), page);
+  for (const ground of Array.from(document.querySelectorAll('[data-ground]:not(body)'))) {
+    const box = boxOf(ground);
+    const own = (element: Element) => element.parentElement?.closest('[data-ground]') === ground;
+    let left = area(box);
+    const cards = Array.from(ground.querySelectorAll('[data-ground]')).map(boxOf);
+    for (const inner of Array.from(ground.querySelectorAll('[data-ground],.picture,.button--primary'))) {
+      if (!own(inner)) continue;
+      const part = clipped(boxOf(inner), box);
+      left -= area(part);
+      // Where a card lies on a picture the place is counted once.
+      if (inner.matches('.picture')) for (const card of cards) left += area(clipped(part, card));
+    }
+    add(`ground/${ground.getAttribute('data-ground')}/background`, left);
+  }
+  for (const button of Array.from(document.querySelectorAll('.button--primary')))
+    add(
+      `ground/${button.closest('[data-ground]')?.getAttribute('data-ground')}/primary/fill/rest`,
+      area(boxOf(button)),
+    );
+  for (const picture of Array.from(document.querySelectorAll('.picture'))) {
+    const section = picture.closest('[data-section]');
+    let size = area(section ? clipped(boxOf(picture), boxOf(section)) : boxOf(picture));
+    for (const card of Array.from(section?.querySelectorAll('[data-ground]') ?? []))
+      size -= area(clipped(boxOf(picture), boxOf(card)));
+    const shares = drawn[picture.getAttribute('data-source') ?? ''];
+    if (!shares) add('picture', size);
+    for (const [number, share] of Object.entries(shares ?? {})) add(`picture/${number}`, size * share);
+  }
+  return areas;
+}
+
+/** Areas of several pages in one. */
+export function together(all: Areas[]): Areas {
+  const sum: Areas = {};
+  for (const one of all) for (const [path, area] of Object.entries(one)) sum[path] = (sum[path] ?? 0) + area;
+  return sum;
+}
+
+/** Areas with the ink of texts taken from the grounds on which they stand. */
+export function withInks(areas: Areas, inks: Areas): Areas {
+  const made = { ...areas };
+  for (const [path, ink] of Object.entries(inks)) {
+    const [, ground, variant] = path.split('/');
+    const back = variant === 'primary' ? `ground/${ground}/primary/fill/rest` : `ground/${ground}/background`;
+    const taken = Math.min(ink, made[back] ?? 0);
+    made[back] = (made[back] ?? 0) - taken;
+    made[path] = (made[path] ?? 0) + taken;
+  }
+  return made;
+}
+
+function rect(element: Element): Box {
+  const { left, top, right, bottom } = element.getBoundingClientRect();
+  const view = element.ownerDocument.defaultView;
+  const [x, y] = [view?.scrollX ?? 0, view?.scrollY ?? 0];
+  return { left: left + x, top: top + y, right: right + x, bottom: bottom + y };
+}
+
+function clipped(a: Box, b: Box): Box {
+  return {
+    left: Math.max(a.left, b.left),
+    top: Math.max(a.top, b.top),
+    right: Math.min(a.right, b.right),
+    bottom: Math.min(a.bottom, b.bottom),
+  };
+}
+
+function area(box: Box): number {
+  return Math.max(0, box.right - box.left) * Math.max(0, box.bottom - box.top);
+}

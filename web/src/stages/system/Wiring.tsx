@@ -1,0 +1,176 @@
+import { useCallback, useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { pointer, type Operation } from '../../api/client';
+import { useBench } from '../../shell/bench';
+import { GroundCard } from './GroundCard';
+import { litOf, roleWords, wireName, type Role } from './roles';
+import { WhyPanel } from './WhyPanel';
+import { MoreInks } from './MoreInks';
+import { NearColors } from './NearColors';
+import { Wires } from './Wires';
+import { GROUNDS } from '../../parts/grounds';
+
+/** A colour that is being led to a role. */
+export type Carry = { reference: string; label: string; point: { x: number; y: number } | null } | null;
+
+/** Colour as wiring: exact colours on the left, grounds drawn small on the right, lines between them. */
+export function Wiring() {
+  const { brand, choices, change, canWrite, light, look } = useBench();
+  const colors = brand.identity.body.colors ?? [];
+  const [carry, setCarry] = useState<Carry>(null);
+  const [selected, setSelected] = useState<Role | null>(null);
+  const [board, setBoard] = useState<HTMLDivElement | null>(null);
+
+  const wire = useCallback(
+    (role: Role, reference: string | null, label: string) => {
+      const name = wireName(role, look.scheme);
+      const has = choices.wires?.[name] !== undefined;
+      if (reference === null && !has) return;
+      const path = pointer('wires', name);
+      const operation: Operation = reference === null ? { op: 'remove', path } : { op: 'add', path, value: reference };
+      void change(reference === null ? `${roleWords(role)}: as derived` : `${label} for ${roleWords(role)}`, [
+        { document: 'choices', patch: [operation] },
+      ]);
+    },
+    [change, choices.wires, look.scheme],
+  );
+  const select = useCallback(
+    (role: Role) => {
+      setSelected(role);
+      light(litOf(role));
+    },
+    [light],
+  );
+  // The reasons below take room: the chosen ground is kept in sight whenever they change.
+  const chosen = selected?.ground;
+  useEffect(() => {
+    if (!chosen) return;
+    const card = () => board?.querySelector(`[data-ground-card="${chosen}"]`);
+    const timer = setTimeout(() => card()?.scrollIntoView({ block: 'nearest' }), 120);
+    return () => clearTimeout(timer);
+  }, [chosen, board, brand.choices.revision]);
+  const press = useCallback(
+    (role: Role) => {
+      if (carry) {
+        wire(role, carry.reference, carry.label);
+        setCarry(null);
+      }
+      select(role);
+    },
+    [carry, select, wire],
+  );
+
+  // A wire is drawn with the mouse from a colour and let go on a role.
+  const dragging = carry?.point != null;
+  useEffect(() => {
+    if (!dragging || !carry) return;
+    const place = (event: PointerEvent) => {
+      const box = board?.getBoundingClientRect();
+      return box ? { x: event.clientX - box.left, y: event.clientY - box.top } : null;
+    };
+    const move = (event: PointerEvent) => setCarry((now) => (now ? { ...now, point: place(event) } : now));
+    const up = (event: PointerEvent) => {
+      const under = document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>('[data-role]');
+      const [ground, ink] = under?.dataset['role']?.split('/') ?? [];
+      if (ground) {
+        const role = { ground, ink: ink ?? null };
+        wire(role, carry.reference, carry.label);
+        select(role);
+        setCarry(null);
+      } else if (document.elementFromPoint(event.clientX, event.clientY)?.closest('.wire-source')) {
+        setCarry((now) => (now ? { ...now, point: null } : now));
+      } else setCarry(null);
+    };
+    window.addEventListener('pointermove', move);
+    window.addEventListener('pointerup', up, { once: true });
+    return () => {
+      window.removeEventListener('pointermove', move);
+      window.removeEventListener('pointerup', up);
+    };
+  }, [board, dragging, carry, select, wire]);
+
+  if (!colors.length)
+    return (
+      <div className="empty">
+        <h2>No colours yet</h2>
+        <p>The system grows out of the brand’s exact colours. Until there are some, pages stand in near-greys.</p>
+        <Link className="main-action" to={`/brands/${brand.id}/identity`}>
+          Add the brand’s colours
+        </Link>
+      </div>
+    );
+  return (
+    <div
+      className="color-facet"
+      onKeyDown={(event) => {
+        if (event.key === 'Escape' && carry) {
+          event.stopPropagation();
+          setCarry(null);
+        }
+      }}
+    >
+      <div className="wire-scroll">
+        <div className="wire-board" ref={setBoard}>
+          <div className="wire-column">
+            <h2>Brand colours, exact</h2>
+            <ul className="wire-sources">
+              {colors.map((color) => {
+                const id = color.id ?? '';
+                const carried = carry?.reference === id;
+                return (
+                  <li key={id}>
+                    <button
+                      type="button"
+                      className="wire-source"
+                      data-source={id}
+                      aria-pressed={carried}
+                      disabled={!canWrite}
+                      title={`Lead ${color.name} to a ground, an ink or a button`}
+                      onPointerDown={(event) => {
+                        if (event.button !== 0) return;
+                        const box = board?.getBoundingClientRect();
+                        if (box && !carried)
+                          setCarry({
+                            reference: id,
+                            label: color.name,
+                            point: { x: event.clientX - box.left, y: event.clientY - box.top },
+                          });
+                      }}
+                      onClick={(event) => {
+                        // A key, not the mouse, which has its own way.
+                        if (event.detail === 0)
+                          setCarry(carried ? null : { reference: id, label: color.name, point: null });
+                        else if (carried && !dragging) setCarry(null);
+                      }}
+                    >
+                      <span className="wire-face" style={{ background: color.value }} />
+                      <span className="wire-line">
+                        <b>{color.name}</b>
+                        <span className="mono soft">{color.value}</span>
+                      </span>
+                    </button>
+                  </li>
+                );
+              })}
+            </ul>
+            <NearColors />
+            <p className="wire-note soft">
+              Derived: {colors.length} {colors.length === 1 ? 'ramp' : 'ramps'}, and one neutral in the brand’s tint.
+            </p>
+          </div>
+          <div className="wire-column">
+            <h2 aria-live="polite">
+              {carry ? `Lead ${carry.label} to a ground, an ink or a button` : 'Grounds, as pages use them'}
+            </h2>
+            {GROUNDS.map((ground) => (
+              <GroundCard key={ground} ground={ground} selected={selected} carrying={carry !== null} press={press} />
+            ))}
+            <MoreInks selected={selected} press={press} />
+          </div>
+          <Wires board={board} carry={carry} selected={selected} />
+        </div>
+      </div>
+      <WhyPanel selected={selected} select={select} wire={wire} />
+    </div>
+  );
+}

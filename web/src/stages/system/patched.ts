@@ -1,0 +1,23 @@
+import type { Choices, Operation } from '../../api/client';
+
+/** Choices after a patch of plain additions, replacements and removals, for showing them before they are stored. */
+export function patched(choices: Choices, patch: Operation[]): Choices {
+  const made = structuredClone(choices) as Record<string, unknown>;
+  for (const { op, path, value } of patch) {
+    const parts = path
+      .split('/')
+      .slice(1)
+      .map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'));
+    const last = parts.pop();
+    let at = made;
+    for (const part of parts) at = (at[part] ??= {}) as Record<string, unknown>;
+    if (last === undefined) continue;
+    if (Array.isArray(at)) {
+      if (last === '-') at.push(value);
+      else if (op === 'remove') at.splice(Number(last), 1);
+      else at[Number(last)] = value;
+    } else if (op === 'remove') Reflect.deleteProperty(at, last);
+    else at[last] = value;
+  }
+  return made as Choices;
+}
