@@ -14,6 +14,7 @@ from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.model import Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import WIDTHS, render
+from formulon.core.site.standing import stand
 from formulon.core.system.choices import Choices
 from formulon.core.system.resolve import resolve
 from tests.browser.conftest import AXE, ROOT
@@ -25,7 +26,7 @@ VNU = ROOT / "web" / "node_modules" / "vnu-jar" / "build" / "dist" / "vnu.jar"
 def every_layout() -> Site:
     """The demo's site with one more page for each layout index, so that every layout stands on some page."""
     site = plan(quillmoor_identity(), assets=quillmoor_pictures())
-    for turn in range(4):
+    for turn in range(5):
         page = site.pages[turn % 4].model_copy(deep=True)
         page.id = f"turn-{turn}"
         for section in page.sections:
@@ -150,6 +151,57 @@ def test_predicted_targets_are_what_chromium_shows(site: Site, folder: Path, tab
             wide, high = target.sizes[width]
             assert run["height"] == pytest.approx(high, abs=0.6), target
             assert run["width"] == pytest.approx(wide, rel=0.01, abs=1), target
+
+
+# Each line of the texts that stand on a picture: words, left edge, the middle of its box, in px of the section.
+LINES = """() => [...document.querySelectorAll('.hero--cover')].map(section => {
+  const box = section.getBoundingClientRect();
+  const lines = [...section.querySelectorAll('.wrap > .i-heading, .wrap > .i-body')].map(e => {
+    const walker = document.createTreeWalker(e, NodeFilter.SHOW_TEXT), found = [];
+    while (walker.nextNode()) {
+      const node = walker.currentNode;
+      for (let i = 0; i < node.length; i++) {
+        const range = document.createRange(); range.setStart(node, i); range.setEnd(node, i + 1);
+        const rect = range.getClientRects()[0]; if (!rect) continue;
+        const middle = (rect.top + rect.bottom) / 2 - box.top, last = found[found.length - 1];
+        if (last && Math.abs(last.middle - middle) < 2) last.text += node.data[i];
+        else found.push({text: node.data[i], left: rect.left - box.left, middle});
+      }
+    }
+    return found;
+  });
+  return {height: box.height, width: box.width, lines};
+})"""
+
+
+@pytest.mark.parametrize("width", WIDTHS)
+@pytest.mark.parametrize("words", ["short", "long", "two lines"])
+def test_texts_on_pictures_stand_where_they_are_predicted(tab: Page, tmp_path: Path, width: int, words: str) -> None:
+    """Chromium's layout, text-wrap: balance included, against the places from which pixels are taken."""
+    site = plan(quillmoor_identity(), assets=quillmoor_pictures())
+    hero = site.pages[0].sections[0]
+    hero.layout = "cover"
+    if words != "short":
+        hero.content["heading"] = "Under the darkest sky within an hour of the coast, every clear evening until Easter"
+        hero.content["text"] = "Bring a coat. " * 12 + "The dome is not heated, and the moon does not wait."
+        hero.content["secondary"] = {"label": "Everything about school visits in spring", "to": "mailto:a@example.org"}
+    if words == "two lines":
+        hero.content["heading"] = "The dark\nis worth the drive"
+    site = Site.model_validate(site.model_dump())
+    system = resolve(site.identity, site.choices)
+    for name, data in render(site, system).items():
+        (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
+        (tmp_path / name).write_bytes(data)
+    show(tab, tmp_path, "index.html", width)
+    (seen,) = tab.evaluate(LINES)
+    box = stand(system, site.pages[0].sections[0], width)
+    assert seen["width"] == width and seen["height"] == pytest.approx(box.height, abs=1.5)
+    assert [len(lines) for lines in seen["lines"]] == [len(block.lines) for block in box.texts.values()]
+    for lines, block in zip(seen["lines"], box.texts.values(), strict=True):
+        for index, (line, predicted) in enumerate(zip(lines, block.lines, strict=True)):
+            assert line["text"].strip() == predicted
+            assert line["left"] == pytest.approx(block.left, abs=1)
+            assert line["middle"] == pytest.approx(block.top + (index + 0.5) * block.line_height, abs=1.5)
 
 
 def test_pages_work_without_script_and_stay_light(site: Site, folder: Path, chromium: Browser) -> None:

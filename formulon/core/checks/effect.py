@@ -8,6 +8,7 @@ from formulon.core.checks.facts import Fact, TextRun
 from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import Use, places, reach
 from formulon.core.checks.runner import check
+from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.model import Page, Section, Site
 from formulon.core.system.model import System
 from formulon.core.system.resolve import resolve
@@ -52,10 +53,10 @@ class Effect:
     stops_after: int
 
 
-def effect(before: Site, after: Site) -> Effect:
-    """The effect of going from one site to the other."""
+def effect(before: Site, after: Site, open_blob: OpenBlob | None = None) -> Effect:
+    """The effect of going from one site to the other. `open_blob`: see `predict`."""
     old, new = (resolve(site.identity, site.choices) for site in (before, after))
-    was, now = predict(before, old), predict(after, new)
+    was, now = predict(before, old, open_blob=open_blob), predict(after, new, open_blob=open_blob)
     reached = reach(after, new, now)
     tokens = _tokens(old, new, {path: sum(use.count for use in uses) for path, uses in reached.items()})
     counts = Counter[tuple[str, str]]()

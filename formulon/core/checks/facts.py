@@ -2,6 +2,11 @@
 
 from dataclasses import dataclass, field
 
+from formulon.core.site.backdrop import Demand
+from formulon.core.system.policy import AA, Policy
+
+LARGE_PX, LARGE_BOLD_PX, BOLD = 24.0, 56 / 3, 700  # WCAG 2.2, "large scale": 18 pt, or 14 pt and bold; 1 pt is 4/3 px
+
 
 @dataclass(frozen=True, slots=True)
 class Place:
@@ -30,7 +35,26 @@ class TextRun:
     unknown_glyphs: str = ""
     placeholder: bool = False  # some of it is still to be written
     scheme: str = "light"
-    policy: str = "AA"  # the level that the site is held to
+    policy: Policy = AA  # what the site is held to
+    on_picture: bool = False  # stands on a picture, over an overlay in the ground's colour
+
+
+@dataclass(frozen=True, slots=True)
+class OnPicture:
+    """One text of those that stand on a picture: what each width demands of it, empty where the picture cannot be read."""
+
+    run: TextRun
+    demands: dict[int, Demand]
+
+
+@dataclass(frozen=True, slots=True)
+class TextsOnPicture:
+    """The texts of a section that stand on its picture, in every scheme, over an overlay of an opacity and a shape."""
+
+    place: Place  # of the picture
+    opacity: float
+    shape: str
+    texts: tuple[OnPicture, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,4 +109,9 @@ class PageHead:
     description: str
 
 
-Fact = TextRun | Target | PictureFact | Destination | Words | PageHead
+Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead
+
+
+def is_large(run: TextRun, width: int) -> bool:
+    """Whether a text is large at a width, as WCAG has it."""
+    return run.sizes[width] >= (LARGE_BOLD_PX if run.weight >= BOLD else LARGE_PX)

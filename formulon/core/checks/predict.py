@@ -4,12 +4,28 @@ from collections.abc import Iterator
 from dataclasses import replace
 from typing import Any
 
-from formulon.core.checks.facts import Destination, Fact, PageHead, PictureFact, Place, Target, TextRun, Words
+from formulon.core.checks.facts import (
+    Destination,
+    Fact,
+    OnPicture,
+    PageHead,
+    PictureFact,
+    Place,
+    Target,
+    TextRun,
+    TextsOnPicture,
+    Words,
+    is_large,
+)  # fmt: skip
+from formulon.core.color.srgb import RGB, from_hex
+from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.catalogue import Slot, card_ground
-from formulon.core.site.geometry import box_of, box_width, px
-from formulon.core.site.model import PLACEHOLDER, Page, Section, Site
+from formulon.core.site.geometry import action_size, box_of, box_width, px
+from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
 from formulon.core.site.render import WIDTHS, mark_size, slot_values
-from formulon.core.system.model import System
+from formulon.core.site.standing import stand
+from formulon.core.system.model import Scheme, System
+from formulon.core.system.policy import policy_of
 from formulon.core.type.lines import line_count, text_width
 from formulon.core.type.shaping import missing
 
@@ -18,21 +34,20 @@ _MARK_HEIGHT = 44.0  # least height in px of the header's mark, by the style she
 _STATES = ("rest", "hover", "pressed")
 
 
-def predict(site: Site, system: System, pages: list[Page] | None = None) -> list[Fact]:
-    """All facts of the given pages, or of every page, in the order of the site."""
-    work = _Prediction(site, system)
+def predict(site: Site, system: System, pages: list[Page] | None = None, open_blob: OpenBlob | None = None) -> list[Fact]:
+    """All facts of the given pages, or of every page, in the order of the site. `open_blob` gives the bytes of a
+    photograph by its SHA-256; without it, what a text on a photograph has cannot be told."""
+    work = _Prediction(site, system, open_blob)
     return [fact for page in (site.pages if pages is None else pages) for fact in work.page(page)]
 
 
 class _Prediction:
-    def __init__(self, site: Site, system: System) -> None:
-        self.site, self.system = site, system
+    def __init__(self, site: Site, system: System, open_blob: OpenBlob | None) -> None:
+        self.site, self.system, self.open_blob = site, system, open_blob
+        self.policy = policy_of(site.choices)
         self.sizes = {name: {w: step.size(w) for w in WIDTHS} for name, step in system.steps.items()}
         self.small_space = {w: px(system, "space/4", w) for w in WIDTHS}
         self.link_padding = float(system.tokens["link/padding-block"].value["value"])
-        block = float(system.tokens["button/padding-block"].value["value"])
-        inline = float(system.tokens["button/padding-inline"].value["value"])
-        self.button_padding = (inline, block)
 
     def page(self, page: Page) -> Iterator[Fact]:
         yield PageHead(Place(page.id, "", ""), page.name, page.title, page.description)
@@ -83,6 +98,7 @@ class _Prediction:
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
         layout = section.catalogue.layouts[section.layout]
+        standing: list[TextRun] = []
         for path, (slot, value) in slot_values(section).items():
             parts = path.split("/")
             general = f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else path
@@ -90,12 +106,49 @@ class _Prediction:
             place = Place(page.id, section.id, path)
             if slot.type == "text":
                 yield Words(place, slot.label, value)
-                yield from self.text(place, section, slot, value, ground)
+                on_picture = general in layout.on_picture and self.has_picture(section)
+                for run in self.text(place, section, slot, value, ground):
+                    made = replace(run, on_picture=True) if on_picture else run
+                    standing += [made] if on_picture else []
+                    yield made
             elif slot.type == "action":
                 yield Words(place, slot.label, value["label"])
                 yield from self.action(place, slot, value, ground)
             elif slot.type == "picture":
                 yield self.picture(place, value)
+        if standing:
+            yield self.on_picture(page, section, standing)
+
+    def has_picture(self, section: Section) -> bool:
+        """Whether the picture that texts would stand on is there."""
+        value = section.content.get("picture")
+        source = value["source"] if value else ""
+        return bool(source) and (source.startswith("drawn:") or self.site.asset(source[6:]) is not None)
+
+    def on_picture(self, page: Page, section: Section, runs: list[TextRun]) -> TextsOnPicture:
+        """What lies behind the texts of a section at each width, in the colours of each scheme."""
+        picture = Picture.model_validate(section.content["picture"])
+        behind = backdrop(self.site, picture, self.open_blob)
+        focus = (picture.focus.x, picture.focus.y)
+        language = self.site.identity.language
+        boxes = {width: stand(self.system, section, width, language) for width in WIDTHS} if behind else {}
+        paints: dict[str, tuple[RGB, ...]] = {scheme: self.paints(scheme) for scheme in self.system.schemes}
+        texts = []
+        for run in runs:
+            ink, under = from_hex(run.foreground), from_hex(run.background)
+            demands = {}
+            for width, box in boxes.items():
+                if behind and run.place.slot in box.texts:
+                    what = taken(behind, box, run.place.slot, focus)
+                    required = self.policy.large if is_large(run, width) else self.policy.text
+                    demands[width] = Demand(what, paints[run.scheme], under, ink, required)
+            texts.append(OnPicture(run, demands))
+        place = Place(page.id, section.id, "picture")
+        return TextsOnPicture(place, picture.overlay.opacity, picture.overlay.shape, tuple(texts))
+
+    def paints(self, scheme: Scheme) -> tuple[RGB, ...]:
+        """The colours in which drawings are drawn in a scheme."""
+        return tuple(from_hex(self.system.css(f"picture/{number}", scheme)) for number in range(1, 6))
 
     def text(self, place: Place, section: Section, slot: Slot, value: str, ground: str) -> Iterator[TextRun]:
         layout = section.catalogue.layouts[section.layout]
@@ -123,20 +176,14 @@ class _Prediction:
             yield TextRun(
                 place, text, tag, step, ground, ink,
                 self.system.css(f"ground/{ground}/{ink}", scheme), self.system.css(f"ground/{ground}/{behind}", scheme),
-                set_in.weight, self.sizes[step], lines or {}, unknown, scheme=scheme, policy=self.site.choices.policy,
+                set_in.weight, self.sizes[step], lines or {}, unknown, scheme=scheme, policy=self.policy,
             )  # fmt: skip
 
     def action(self, place: Place, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
         label, to = value["label"], value["to"]
         for state in _STATES:
             yield from self.runs(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
-        step = self.system.steps["label"]
-        sizes = {}
-        inline, block = (0.0, self.link_padding) if slot.variant == "text" else self.button_padding
-        border = 0.0 if slot.variant == "text" else 2 * px(self.system, "shape/border", 360)
-        for width, size in self.sizes["label"].items():
-            wide = text_width(step.family, step.weight, label, size) + 2 * inline * size + border
-            sizes[width] = (wide, size * (step.line_height + 2 * block) + border)
+        sizes = {width: action_size(self.system, slot.variant, label, width) for width in WIDTHS}
         gap = px(self.system, "space/3", 360)
         yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
         alive = bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)

@@ -10,6 +10,7 @@ from formulon.core.checks.facts import Fact, Place
 from formulon.core.checks.predict import predict
 from formulon.core.checks.rule import Outcome, Rule, Severity, Verdict, rules
 from formulon.core.errors import FormulonError
+from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.changes import apply
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
@@ -72,14 +73,14 @@ def check(facts: Sequence[Fact], system: System, only: Sequence[str] | None = No
     return report
 
 
-def check_site(site: Site, system: System | None = None) -> Report:
-    """Predicts, checks, and offers for every finding the fixes that were recomputed and pass."""
+def check_site(site: Site, system: System | None = None, open_blob: OpenBlob | None = None) -> Report:
+    """Predicts, checks, and offers for every finding the fixes that were recomputed and pass. `open_blob`: see `predict`."""
     system = system or resolve(site.identity, site.choices)
-    report, causes = _run(predict(site, system), None)
+    report, causes = _run(predict(site, system, open_blob=open_blob), None)
     tried: dict[str, tuple[Site, System] | None] = {}
     before = Counter((finding.rule, finding.page) for finding in report.findings)
     findings = [
-        replace(finding, fixes=_fixes(site, system, *cause, before[cause[0].id, finding.page], tried))
+        replace(finding, fixes=_fixes(site, system, *cause, before[cause[0].id, finding.page], tried, open_blob))
         for finding, cause in zip(report.findings, causes, strict=True)
     ]
     return Report(report.counts, findings)
@@ -126,7 +127,14 @@ def _figure(value: float | None) -> str:
 
 
 def _fixes(
-    site: Site, system: System, one: Rule, fact: Fact, verdict: Verdict, before: int, tried: dict[str, Any]
+    site: Site,
+    system: System,
+    one: Rule,
+    fact: Fact,
+    verdict: Verdict,
+    before: int,
+    tried: dict[str, Any],
+    open_blob: OpenBlob | None,
 ) -> list[Fix]:
     """The proposals after which the rule finds less on the page than the `before` that it found."""
     offered: list[Fix] = []
@@ -139,7 +147,7 @@ def _fixes(
         if after is None:
             continue
         page = after[0].page(fact.place.page)
-        facts = predict(after[0], after[1], [page]) if page else []
+        facts = predict(after[0], after[1], [page], open_blob) if page else []
         left = check(facts, after[1], only=[one.id]).findings
         if len(left) >= before:
             continue

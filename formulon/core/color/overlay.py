@@ -27,29 +27,37 @@ Pixels = NDArray[np.uint8]
 
 @dataclass(frozen=True, slots=True)
 class Overlay:
-    """An overlay that passes: `share` of the pixels lie below the ratio, `worst` is the least ratio, at index `spot` of
-    the pixels that were given."""
+    """What an overlay makes of pixels: `share` of them lie below the ratio, `worst` is the least ratio, at index `spot` of
+    the pixels that were given; all but SHARE of them have at least `deciding`."""
 
     color: RGB
     opacity: float
     share: float
     worst: float
     spot: int
+    deciding: float = 21.0
 
 
 def least(
-    pixels: Pixels, ink: RGB, overlay: RGB, required: float, profile: Floats | None = None, allowed: float = SHARE
+    pixels: Pixels,
+    ink: RGB,
+    overlay: RGB,
+    required: float,
+    profile: Floats | None = None,
+    allowed: float = SHARE,
+    start: float = 0.0,
 ) -> Overlay | None:
-    """The least opacity of an overlay at which an ink passes on pixels of shape (n, 3); None where none does.
+    """The least opacity, from `start` on, of an overlay at which an ink passes on pixels of shape (n, 3); None where none
+    does.
 
     `profile`, shape (n,) in 0–1, is the gradient's strength at each pixel, which the opacity is multiplied with.
     """
     if not len(pixels):
-        return Overlay(overlay, 0.0, 0.0, 21.0, -1)
+        return Overlay(overlay, start, 0.0, 21.0, -1)
     pixels = np.asfortranarray(pixels)  # each channel in one piece, which the tables are read by
     budget = int(allowed * len(pixels))
     hard = np.zeros(0, dtype=np.int64)  # pixels that failed last: while too many of them fail, no other need be looked at
-    for opacity in OPACITIES:
+    for opacity in OPACITIES[round(start * 100) :]:
         if len(hard) > budget:
             still = _low(pixels[hard], ink, overlay, required, opacity, None if profile is None else profile[hard])
             if np.count_nonzero(still) > budget:
@@ -63,11 +71,15 @@ def least(
 
 def measured(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, required: float, profile: Floats | None = None) -> Overlay:
     """What an overlay of an opacity makes of the pixels, whether it passes or not."""
+    if not len(pixels):
+        return Overlay(overlay, opacity, 0.0, 21.0, -1)
     luminance = _luminance(pixels, overlay, opacity, profile)
     own = relative_luminance(ink) + 0.05
     ratios = np.maximum(luminance + 0.05, own) / np.minimum(luminance + 0.05, own)
     spot = int(np.argmin(ratios))
-    return Overlay(overlay, opacity, float(np.mean(ratios < required)), float(ratios[spot]), spot)
+    allowed = int(SHARE * len(ratios))
+    deciding = float(np.partition(ratios, allowed)[allowed])
+    return Overlay(overlay, opacity, float(np.mean(ratios < required)), float(ratios[spot]), spot, deciding)
 
 
 def best(

@@ -64,6 +64,13 @@ def behind(crop: Pixels, blocks: Sequence[TextBlock]) -> Behind:
     return Behind(crop[y, x], np.stack([x, y], axis=-1), width, height)
 
 
+def glyphs(width: int, height: int, block: TextBlock) -> NDArray[np.bool_]:
+    """The glyphs of a text themselves in a box, shape (height, width)."""
+    mask = np.zeros((height, width), dtype=bool)
+    _draw(mask, block, grown=False)
+    return mask
+
+
 def profile(shape: str, places: NDArray[np.int64], width: int, height: int) -> Floats | None:
     """The strength, 0–1, of a gradient at places: even; from the foot up to nothing at the top; or from the left side to
     nothing at the right. The style sheet draws the same."""
@@ -81,7 +88,7 @@ def stem(family_id: str, weight: int) -> float:
     return float(min(widths)) / upem
 
 
-def _draw(mask: NDArray[np.bool_], block: TextBlock) -> None:
+def _draw(mask: NDArray[np.bool_], block: TextBlock, grown: bool = True) -> None:
     """Adds a block's glyphs, grown by a stem width, to a mask."""
     drawn = _font(block.family, block.weight, round(block.size, 2))
     grow = max(1, round(stem(block.family, block.weight) * block.size))
@@ -98,8 +105,8 @@ def _draw(mask: NDArray[np.bool_], block: TextBlock) -> None:
                 x += drawn.getlength(char) + block.tracking * block.size
         else:
             ImageDraw.Draw(image).text((grow, grow), line, font=drawn, fill=255)
-        grown = _grown(np.asarray(image) > 127, grow)
-        _paste(mask, grown, round(block.left) - grow, round(top) - grow)
+        drawing = np.asarray(image) > 127
+        _paste(mask, _grown(drawing, grow) if grown else drawing, round(block.left) - grow, round(top) - grow)
 
 
 def _grown(mask: NDArray[np.bool_], by: int) -> NDArray[np.bool_]:

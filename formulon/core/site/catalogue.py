@@ -35,7 +35,8 @@ class Box:
 
 @dataclass(frozen=True, slots=True)
 class Layout:
-    """A composition of a kind. `steps` overrides the step of a slot; `card` is the ground of an inset card."""
+    """A composition of a kind. `steps` overrides the step of a slot; `card` names the slots on an inset card of another
+    ground, `on_picture` those that stand on the section's picture, over an overlay in the ground's colour."""
 
     label: str
     about: str
@@ -43,6 +44,7 @@ class Layout:
     steps: dict[str, str] = field(default_factory=dict)
     card: tuple[str, ...] = ()  # slots that stand on a card of another ground
     phone_boxes: dict[str, Box] = field(default_factory=dict)
+    on_picture: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,6 +106,12 @@ CATALOGUE: dict[str, Kind] = {
                 steps={"heading": "h1"},
                 card=("heading", "text", "primary", "secondary"),
                 phone_boxes={"heading": Box(12, inset=("5",)), "text": Box(12, inset=("5",), most_em=32)},
+            ),
+            "cover": Layout(
+                "Cover",
+                "The words on the picture itself, which fills the whole section.",
+                {"heading": Box(9), "text": Box(6, most_em=34)},
+                on_picture=("heading", "text"),
             ),
             "plain": Layout(
                 "Title",

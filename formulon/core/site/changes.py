@@ -40,7 +40,7 @@ def patched(document: str, body: dict[str, Any], patch: list[dict[str, Any]]) ->
     """The body after a patch, checked and in its full form. Raises ChangeError with what does not fit."""
     if "\\u0000" in json.dumps(patch):
         raise ChangeError("The text holds a zero character, which cannot be kept. Paste it again as plain text.")
-    if document == "choices":
+    if document == "choices" or document.startswith("page:"):
         body = checked(document, body)  # so that a patch finds what an older document does not have yet
     try:
         changed = jsonpatch.apply_patch(body, patch)

@@ -2,6 +2,7 @@
 
 from formulon.core.site.catalogue import Box, Layout
 from formulon.core.system.model import System
+from formulon.core.type.lines import text_width
 
 GRID_FROM = 768  # px of viewport from which the 12 columns stand side by side
 COLUMNS = 12
@@ -38,3 +39,15 @@ def box_width(system: System, box: Box, viewport: float, size: float) -> float:
     width = (content + gap) * columns / COLUMNS - gap
     width -= sum(px(system, f"space/{name}", viewport) for name in box.inset)
     return min(width, box.most_em * size) if box.most_em else width
+
+
+def action_size(system: System, variant: str, label: str, viewport: float) -> tuple[float, float]:
+    """Width and height in px of a button or a text button on one line."""
+    step = system.steps["label"]
+    size = step.size(viewport)
+    plain = variant == "text"
+    border = 0.0 if plain else 2 * px(system, "shape/border", 360)
+    block = px(system, "link/padding-block" if plain else "button/padding-block", 360)
+    inline = 0.0 if plain else px(system, "button/padding-inline", 360)
+    wide = text_width(step.family, step.weight, label, size) + 2 * inline * size + border
+    return wide, size * (step.line_height + 2 * block) + border

@@ -1,9 +1,9 @@
 """Site, pages and sections: the content of a site, apart from how it looks."""
 
 import re
-from typing import Any, Self
+from typing import Annotated, Any, Literal, Self
 
-from pydantic import Field, PrivateAttr, field_validator, model_validator
+from pydantic import AfterValidator, Field, PrivateAttr, field_validator, model_validator
 
 from formulon.core.site.catalogue import CATALOGUE, Kind, Slot
 from formulon.core.system.choices import Choices, GroundName
@@ -29,12 +29,41 @@ class Action(Model):
         return value
 
 
+def _hundredths(value: float) -> float:
+    return round(value, 2)
+
+
+Share = Annotated[float, Field(ge=0, le=1), AfterValidator(_hundredths)]
+
+
+class Focus(Model):
+    """The point of a picture that stays in sight where it is cropped: 0–1 of its width and height."""
+
+    x: Share = 0.5
+    y: Share = 0.5
+
+
+class Overlay(Model):
+    """The ground's colour over a picture that a text stands on: its opacity, and whether it lies evenly or fades, from the
+    foot to the top or from the left side to the right."""
+
+    opacity: Share = 0.75
+    shape: Literal["even", "foot", "side"] = "even"
+
+
 class Picture(Model):
     """A picture: `drawn:<kind>/<seed>` out of the picture library or `asset:<id>` of the brand's own."""
 
     source: str = Field(pattern=r"^(drawn:[a-z]+/\d{1,6}|asset:[a-z0-9-]{1,60})$")
     alt: str = Field(default="", max_length=300)
     decorative: bool = False
+    focus: Focus = Field(default_factory=Focus)
+    overlay: Overlay = Field(default_factory=Overlay)
+
+    def stored(self) -> dict[str, Any]:
+        """As a document holds it: without a focus and an overlay that nobody has set."""
+        plain = {name for name, default in (("focus", Focus()), ("overlay", Overlay())) if getattr(self, name) == default}
+        return self.model_dump(exclude=plain)
 
 
 class Section(Model):
@@ -82,7 +111,7 @@ def _value(slot: Slot, value: Any) -> Any:
     if slot.type == "action":
         return Action.model_validate(value).model_dump()
     if slot.type == "picture":
-        return Picture.model_validate(value).model_dump()
+        return Picture.model_validate(value).stored()
     if not isinstance(value, str) or len(value) > slot.most:
         raise ValueError(f"{slot.label} takes a text of at most {slot.most} characters.")
     return value.strip()

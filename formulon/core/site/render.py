@@ -13,7 +13,7 @@ from markupsafe import Markup, escape
 
 from formulon.core.site import pictures
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
-from formulon.core.site.model import PLACEHOLDER, Asset, Page, Section, Site
+from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
 from formulon.core.system.css import aliases_css, font_faces, properties_css, tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.model import Scheme, System
@@ -41,7 +41,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     for page in site.pages:
         files[site.file_name(page)] = render_page(site, system, page).encode()
     files["tokens.css"] = (font_faces(site.identity.typefaces, "fonts/", extended(site)) + tokens_css(system)).encode()
-    files["site.css"] = site_css().encode()
+    files["site.css"] = (site_css() + placed_css(site)).encode()
     for font in {site.identity.typefaces.heading, site.identity.typefaces.body}:
         files[f"fonts/{font}/latin.woff2"] = family(font).file("latin").read_bytes()
         if extended(site):
@@ -82,6 +82,33 @@ def site_css() -> str:
 def section_css(kind: str) -> str:
     """The style sheet of one kind of section, or of "base"."""
     return (_FOLDER / "styles" / f"{kind}.css").read_text(encoding="utf-8")
+
+
+def placed_css(site: Site) -> str:
+    """How pictures are cropped and overlaid, by the values of their attributes. Published pages carry no style attributes,
+    so that the host's policy can forbid them."""
+    rules: dict[str, None] = {}
+    for page in site.pages:
+        for section in page.sections:
+            standing = bool(section.catalogue.layouts[section.layout].on_picture)
+            for slot, value in slot_values(section).values():
+                if slot.type == "picture":
+                    for name, (text, css) in _placed(Picture.model_validate(value), standing).items():
+                        if css:
+                            rules[f'.picture[data-{name}="{text}"]{{{css}}}\n'] = None
+    return "".join(rules)
+
+
+def _placed(picture: Picture, standing: bool) -> dict[str, tuple[str, str]]:
+    """What sets a picture apart from one in the middle without an overlay: by attribute its value and its CSS."""
+    made = {}
+    x, y = picture.focus.x, picture.focus.y
+    if (x, y) != (0.5, 0.5):
+        made["focus"] = f"{x:.2f} {y:.2f}", f"--focus-x:{x:.2f};--focus-y:{y:.2f}"
+    if standing:
+        made["overlay"] = f"{picture.overlay.opacity:.2f}", f"--overlay:{picture.overlay.opacity:.2f}"
+        made["shape"] = picture.overlay.shape, ""
+    return made
 
 
 def extended(site: Site) -> bool:
@@ -165,8 +192,9 @@ class _View:
             self._slot(path + "/label"), _placeholders(value["label"]),
         )  # fmt: skip
 
-    def picture(self, section: Section, path: str, ratio: str) -> Markup:
-        """A picture: the brand's own as an image, a drawing inline so that it follows the tokens."""
+    def picture(self, section: Section, path: str, ratio: str, sizes: str = "(min-width: 768px) 60vw, 100vw") -> Markup:
+        """A picture: the brand's own as an image, a drawing inline so that it follows the tokens. Where texts stand on it
+        the overlay lies over it. `sizes` tells browsers how wide it is drawn."""
         _, value = self._find(section, path)
         if not value:
             return Markup("")
@@ -175,16 +203,24 @@ class _View:
             asset = self.site.asset(source[6:])
             if asset is None:
                 return Markup("")
-            inner = self._image(asset, alt)
+            inner = self._image(asset, alt, sizes)
         else:
             named = Markup('role="img" aria-label="{}"').format(alt) if alt else Markup('aria-hidden="true"')
             inner = Markup('<svg viewBox="0 0 {} {}" preserveAspectRatio="xMidYMid slice" {}>{}</svg>').format(
                 pictures.WIDTH, pictures.HEIGHT, named, Markup(pictures.draw(source))
             )
         drawn = Markup(' data-source="{}"').format(source) if self.preview else Markup("")
-        return Markup('<div class="picture picture--{}"{}{}>{}</div>').format(ratio, self._slot(path), drawn, inner)
+        placed = _placed(Picture.model_validate(value), bool(CATALOGUE[section.kind].layouts[section.layout].on_picture))
+        written = Markup("").join(
+            Markup(' data-{}="{}"').format(name, text) for name, (text, _) in placed.items()
+        )  # fmt: skip
+        if self.preview and placed:
+            written += Markup(' style="{}"').format(";".join(css for _, css in placed.values() if css))
+        return Markup('<div class="picture picture--{}"{}{}{}>{}</div>').format(
+            ratio, self._slot(path), drawn, written, inner
+        )  # fmt: skip
 
-    def _image(self, asset: Asset, alt: str) -> Markup:
+    def _image(self, asset: Asset, alt: str, listed_sizes: str) -> Markup:
         """The brand's own picture: a drawing, or a photograph in as many sizes as there are."""
         if asset.svg:
             address = _data_address(asset.svg) if self.preview else f"pictures/{asset.id}.svg"
@@ -195,9 +231,8 @@ class _View:
         sizes = [(f"{folder}{asset.id}-{one.width}.webp", one.width) for one in asset.renditions]
         listed = ", ".join(f"{address} {width}w" for address, width in sizes)
         return Markup(
-            '<img src="{}" srcset="{}" sizes="(min-width: 768px) 60vw, 100vw" alt="{}" width="{:.0f}" height="{:.0f}"'
-            ' loading="lazy" decoding="async">'
-        ).format(sizes[-1][0], listed, alt, asset.width, asset.height)
+            '<img src="{}" srcset="{}" sizes="{}" alt="{}" width="{:.0f}" height="{:.0f}" loading="lazy" decoding="async">'
+        ).format(sizes[-1][0], listed, listed_sizes, alt, asset.width, asset.height)
 
     def mark(self, section: Section, place: str) -> Markup:
         """The brand's mark for the section's ground, or its name in type where it has none."""

@@ -49,6 +49,15 @@ class Links(Model):
     underlined: bool = True
 
 
+class Thresholds(Model):
+    """Contrast ratios of one's own, from those of AA upwards: of text, of large text (from 24 px, or 18.66 px and bold), and
+    of boundaries and focus. The last two stay below 4.58:1, which black or white reaches on any ground."""
+
+    text: float = Field(default=5.5, ge=4.5, le=12)
+    large: float = Field(default=4.0, ge=3, le=4.5)
+    boundary: float = Field(default=3.0, ge=3, le=4.5)
+
+
 class Rhythm(Model):
     """Which ground each section of a page takes, in order: the first, those between in turn, and the last."""
 
@@ -74,12 +83,13 @@ class Choices(Model):
     "space/4"); see core/system/pins.py for the forms of values.
     """
 
-    policy: Literal["AA", "AAA"] = "AA"
+    policy: Literal["AA", "AAA", "own"] = "AA"
+    thresholds: Thresholds = Field(default_factory=Thresholds, description="What the policy “own” asks for.")
     scheme: Literal["light", "dark", "both"] = Field(default="light", description="With both, pages follow the visitor.")
     wires: dict[str, str] = Field(default_factory=dict, max_length=400)
     pins: dict[str, str] = Field(default_factory=dict, max_length=400)
     large_only: list[str] = Field(
-        default_factory=list, max_length=14, description="Grounds that carry large text only, where nothing reaches AAA."
+        default_factory=list, max_length=14, description="Grounds for large text only, where nothing reaches what text needs."
     )
     rhythm: Rhythm | None = Field(default=None, description="Without one, every section has the ground that it was given.")
     radius: float = Field(default=6, ge=0, le=40, description="Corner radius in px; 40 is fully round on buttons.")

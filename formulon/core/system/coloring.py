@@ -13,14 +13,10 @@ from formulon.core.system.grounds import Fixed, Ground, assign, ends
 from formulon.core.system.identity import BrandColor, Mark
 from formulon.core.system.model import Alternative, Conflict, MarkOnGround, Origin, Pair, Scheme, Token
 from formulon.core.system.palette import Palette
+from formulon.core.system.policy import AA, Policy
 from formulon.core.system.scene import Made, Scene, made_for_here
 from formulon.core.system.search import Swatch
 
-# Ratios by policy. Sources: WCAG 2.2, 1.4.3 and 1.4.6 for text and large text, 1.4.11 for boundaries and focus.
-POLICIES = {
-    "AA": {"text": 4.5, "large": 3.0, "boundary": 3.0},
-    "AAA": {"text": 7.0, "large": 4.5, "boundary": 3.0},
-}
 INK_LABELS = {
     "heading": "Heading", "body": "Text", "quiet": "Quiet text", "link": "Link", "link-hover": "Link, hover",
     "link-visited": "Link, visited", "boundary": "Boundary", "focus": "Focus ring", "focus-inner": "Focus ring, inner tone",
@@ -35,7 +31,7 @@ class Rules:
     """What the choices and the guideline say of the colours of one scheme."""
 
     scheme: Scheme = "light"
-    policy: str = "AA"
+    policy: Policy = AA
     wires: tuple[tuple[str, str], ...] = ()
     pins: tuple[tuple[str, str], ...] = ()
     large_only: tuple[str, ...] = ()
@@ -57,7 +53,7 @@ class Coloring:
     marks: dict[str, MarkOnGround] = field(default_factory=dict)
 
     def resolve(self) -> None:
-        self.policy = POLICIES[self.rules.policy]
+        policy = self.rules.policy
         self.exact_colors()
         grounds, by_ground = self.fixed()
         self.grounds = assign(self.palette, grounds, self.rules.scheme)
@@ -66,10 +62,10 @@ class Coloring:
         forbidden = frozenset((names[ink], names[ground]) for ink, ground in self.rules.forbidden)
         solved: list[_Problem] = []
         for ground in self.grounds.values():
-            large = self.rules.policy == "AAA" and ground.name in self.rules.large_only
+            large = policy != AA and ground.name in self.rules.large_only
             problem = _Problem(
                 self.palette, ground, self.grounds["paper"], self.grounds["brand"].swatch, both,
-                self.policy["large" if large else "text"], self.policy["boundary"],
+                policy.large if large else policy.text, policy.boundary,
                 tuple(by_ground.get(ground.name, {}).items()), forbidden, self.of_ground(ground.name),
             )  # fmt: skip
             self.add(f"ground/{ground.name}/background", ground.swatch, ground.origin, ground.reason)

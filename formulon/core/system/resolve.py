@@ -12,6 +12,7 @@ from formulon.core.system.coloring import Coloring, Rules
 from formulon.core.system.identity import BrandColor, Identity, Mark
 from formulon.core.system.model import Conflict, Scheme, Step, System, Token
 from formulon.core.system.palette import Palette
+from formulon.core.system.policy import policy_of
 from formulon.core.system.ways import lost_pin
 
 ColorFacts = tuple[tuple[str, str, str], ...]
@@ -63,7 +64,7 @@ def _rules(choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str], .
     """What the choices say of the colours of one scheme, as a key that can be hashed."""
     return Rules(
         scheme,
-        choices.policy,
+        policy_of(choices),
         tuple(sorted(_of(scheme, choices.wires).items())),
         tuple(sorted((k, v) for k, v in _of(scheme, choices.pins).items() if k.split("/")[0] in pinning.BY_SCHEME)),
         tuple(sorted(_of(scheme, dict.fromkeys(choices.large_only, "")))),

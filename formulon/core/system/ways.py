@@ -110,7 +110,7 @@ def mid_ground(scene: Scene, rules: "Rules") -> Conflict:
     top = max(contrast_ratio(rgb, (0, 0, 0)), contrast_ratio(rgb, (255, 255, 255)))
     ways = [
         Alternative(
-            f"Large text only on {ground.name}, from 4.5:1 (WCAG 2.2, 1.4.6)",
+            f"Large text only on {ground.name}, from {rules.policy.large:g}:1",
             ({"op": "add", "path": "/large_only/-", "value": name},),
             to_hex(rgb), top,
         )

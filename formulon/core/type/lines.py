@@ -6,6 +6,8 @@ import icu
 
 from formulon.core.type.shaping import advance, collapsed
 
+MOST_BALANCED = 6  # lines of a text that Chromium balances
+
 
 @lru_cache(maxsize=16384)
 def pieces(text: str, language: str = "en") -> tuple[str, ...]:
@@ -20,23 +22,52 @@ def pieces(text: str, language: str = "en") -> tuple[str, ...]:
 def line_count(
     family_id: str, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
 ) -> int:
-    """Lines of a text of `size` px in a box of `width` px, broken greedily as browsers do; `tracking` is in em."""
+    """How many lines `broken` makes of a text."""
+    return len(broken(family_id, weight, text, size, width, tracking, language))
+
+
+def broken(
+    family_id: str, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
+) -> tuple[str, ...]:
+    """The lines of a text of `size` px in a box of `width` px, broken greedily as browsers do; `tracking` is in em."""
     text = collapsed(text)
     if not text:
-        return 0
-    lines, line = 1, ""
+        return ()
+    lines: list[str] = []
+    line = ""
     for piece in pieces(text, language):
         trial = line + piece
         if text_width(family_id, weight, trial.rstrip(), size, tracking) <= width:
             line = trial
             continue
-        lines += bool(line)
+        if line:
+            lines.append(line.rstrip())
         line = piece
         # overflow-wrap: break-word: a piece that is wider than the box breaks between its characters.
         while len(line) > 1 and text_width(family_id, weight, line.rstrip(), size, tracking) > width:
             fits = _fitting(family_id, weight, line, size, width, tracking)
-            lines, line = lines + 1, line[fits:]
-    return lines
+            lines.append(line[:fits])
+            line = line[fits:]
+    return (*lines, line.rstrip())
+
+
+@lru_cache(maxsize=4096)
+def balanced(
+    family_id: str, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
+) -> tuple[str, ...]:
+    """The lines of a text under `text-wrap: balance` (CSS Text 4, 6.3): as many as in the whole box, broken in the
+    narrowest box, to a px, that still holds that many. From MOST_BALANCED lines on browsers break greedily."""
+    whole = broken(family_id, weight, text, size, width, tracking, language)
+    if not 1 < len(whole) <= MOST_BALANCED:
+        return whole
+    low, high = width / len(whole) * 0.5, width
+    while high - low > 1:
+        middle = (low + high) / 2
+        if len(broken(family_id, weight, text, size, middle, tracking, language)) > len(whole):
+            low = middle
+        else:
+            high = middle
+    return broken(family_id, weight, text, size, high, tracking, language)
 
 
 def _fitting(family_id: str, weight: int, text: str, size: float, width: float, tracking: float) -> int:

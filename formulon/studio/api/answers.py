@@ -24,7 +24,7 @@ from formulon.core.type.library import families
 from formulon.studio.api import shapes
 from formulon.studio.models import Brand, Intake, Release, SourceFile
 from formulon.studio.services import history, sources
-from formulon.studio.services.sites import assets_of, bodies_of, pages_of, preview_key, shown, site_of
+from formulon.studio.services.sites import assets_of, blob_of, bodies_of, pages_of, preview_key, shown, site_of
 from formulon.studio.services.workbench import differing, resolved
 
 _CARD = (251, 251, 250)  # the card's ground in web/src/styles
@@ -42,7 +42,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     brand.refresh_from_db()
     bodies, revisions = bodies_of(brand)
     site = site_of(bodies, assets_of(brand))
-    summary = resolved(site)
+    summary = resolved(site, blob_of(brand))
     back, forth = history.labels(brand)
     # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
     releases = list(brand.releases.select_related("author").defer("snapshot"))
@@ -95,7 +95,9 @@ def draft(brand: Brand, choices: Choices) -> shapes.Resolved:
     bodies, _ = bodies_of(brand)
     site = site_of(bodies, assets_of(brand))
     drafted = site.with_choices(choices)
-    return shapes.Resolved.model_validate(_jsonable(differing(resolved(drafted), resolve(site.identity, site.choices))))
+    return shapes.Resolved.model_validate(
+        _jsonable(differing(resolved(drafted, blob_of(brand)), resolve(site.identity, site.choices)))
+    )
 
 
 def release_card(release: Release, live: bool) -> shapes.ReleaseCard:
@@ -152,7 +154,10 @@ def library() -> shapes.Library:
             shapes.KindCard(
                 id=name,
                 label=kind.label,
-                layouts=[shapes.LayoutCard(id=i, label=one.label, about=one.about) for i, one in kind.layouts.items()],
+                layouts=[
+                    shapes.LayoutCard(id=i, label=one.label, about=one.about, on_picture=bool(one.on_picture))
+                    for i, one in kind.layouts.items()
+                ],
                 slots=[
                     shapes.SlotCard(path=path, label=slot.label, type=slot.type)
                     for base, outer in kind.slots.items()

@@ -5,8 +5,6 @@ from typing import Any
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from formulon.core.checks.effect import Effect
-from formulon.core.checks.reach import Use
 from formulon.core.checks.runner import Finding
 from formulon.core.identity.brief import Missing, Question
 from formulon.core.identity.decide import Request
@@ -118,25 +116,6 @@ class Resolved(Shape):
     proportions: Proportions
 
 
-class EffectRequest(Shape):
-    patch: list[dict[str, Any]] = Field(min_length=1, max_length=40, description="A JSON Patch on the choices.")
-
-
-class LastEffect(Shape):
-    """What the newest entry of the history reached; nothing where there is none."""
-
-    label: str
-    effect: Effect | None
-
-
-class ReachOfTokens(Shape):
-    """Uses by token; px² that the glyphs of an ink cover at 1280 px; of each drawing the share of each picture token."""
-
-    uses: dict[str, list[Use]]
-    ink_areas: dict[str, float]
-    drawn: dict[str, dict[int, float]]
-
-
 class ReleaseCard(Shape):
     number: int
     created: datetime
@@ -228,64 +207,6 @@ class ReadColors(Shape):
     problems: list[str]
 
 
-class PickRequest(Shape):
-    value: str = Field(max_length=80)
-    background: str = Field(max_length=80)
-    required: float = Field(ge=0, le=21)
-
-
-class TrackCard(Shape):
-    axis: str
-    low: float
-    high: float
-    colors: list[str]
-    passes: list[bool]
-
-
-class Picked(Shape):
-    """A colour, its verdict, and where its three sliders lead."""
-
-    value: str
-    hex: str
-    mapped: bool
-    lch: list[float]
-    ratio: float
-    tracks: list[TrackCard]
-    darker: str
-    lighter: str
-
-
-class AnotherRequest(Shape):
-    brand: list[str] = Field(default_factory=list, max_length=12)
-    background: str = Field(max_length=80)
-    required: float = Field(ge=0, le=21)
-    seed: int = Field(ge=0, le=1_000_000)
-
-
-class OneColor(Shape):
-    hex: str
-
-
-class WordsRequest(Shape):
-    text: str = Field(max_length=200)
-    seed: int = Field(default=0, ge=0, le=1_000_000)
-
-
-class WordColors(Shape):
-    colors: list[str]
-    known: list[str]
-    unknown: list[str]
-
-
-class PictureColor(Shape):
-    hex: str
-    share: float
-
-
-class PictureColors(Shape):
-    colors: list[PictureColor]
-
-
 class FamilyCard(Shape):
     id: str
     name: str
@@ -296,9 +217,12 @@ class FamilyCard(Shape):
 
 
 class LayoutCard(Shape):
+    """A layout; `on_picture` tells whether texts stand on the section's picture."""
+
     id: str
     label: str
     about: str
+    on_picture: bool
 
 
 class SlotCard(Shape):

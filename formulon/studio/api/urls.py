@@ -3,8 +3,8 @@
 from django.urls import path
 from drf_spectacular.views import SpectacularAPIView
 
+from formulon.studio.api import color_views, views
 from formulon.studio.api import schema as _schema  # noqa: F401  registers the extension
-from formulon.studio.api import views
 
 _BRAND = "brands/<uuid:brand_id>"
 urlpatterns = [
@@ -12,10 +12,10 @@ urlpatterns = [
     path("session", views.SessionView.as_view()),
     path("library", views.LibraryView.as_view()),
     path("colors", views.ColorsView.as_view()),
-    path("colors/pick", views.PickView.as_view()),
-    path("colors/another", views.AnotherView.as_view()),
-    path("colors/words", views.WordsView.as_view()),
-    path("colors/picture", views.PictureColorsView.as_view()),
+    path("colors/pick", color_views.PickView.as_view()),
+    path("colors/another", color_views.AnotherView.as_view()),
+    path("colors/words", color_views.WordsView.as_view()),
+    path("colors/picture", color_views.PictureColorsView.as_view()),
     path("brands", views.BrandsView.as_view()),
     path(_BRAND, views.BrandView.as_view()),
     path(f"{_BRAND}/changes", views.ChangesView.as_view()),
@@ -30,11 +30,12 @@ urlpatterns = [
     path(f"{_BRAND}/questions", views.QuestionsView.as_view()),
     path(f"{_BRAND}/identity/<slug:form>", views.IdentityFileView.as_view()),
     path(f"{_BRAND}/pictures/<str:name>", views.PictureView.as_view()),
-    path(f"{_BRAND}/reach", views.ReachView.as_view()),
-    path(f"{_BRAND}/effect", views.EffectView.as_view()),
-    path(f"{_BRAND}/system/<slug:form>", views.SystemFileView.as_view()),
+    path(f"{_BRAND}/reach", color_views.ReachView.as_view()),
+    path(f"{_BRAND}/effect", color_views.EffectView.as_view()),
+    path(f"{_BRAND}/system/<slug:form>", color_views.SystemFileView.as_view()),
     path(f"{_BRAND}/draft", views.DraftView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/preview", views.PreviewView.as_view()),
+    path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/overlay", color_views.OverlayView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
     path(f"{_BRAND}/marks", views.MarksView.as_view()),
     path(f"{_BRAND}/releases", views.ReleasesView.as_view()),

@@ -8,45 +8,28 @@ from django.http.response import HttpResponseBase
 from django.middleware.csrf import get_token
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import OpenApiParameter, extend_schema
-from pydantic import BaseModel
 from rest_framework.parsers import MultiPartParser
 from rest_framework.permissions import AllowAny, BasePermission
 from rest_framework.request import Request
 from rest_framework.throttling import AnonRateThrottle
-from rest_framework.views import APIView
 
 from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import check_site
-from formulon.core.color.moods import propose
 from formulon.core.color.parse import parse_list
-from formulon.core.color.srgb import to_hex
 from formulon.core.formats.identity_files import FORMS
-from formulon.core.formats.system_files import FORMS as SYSTEM_FORMS
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.replan import differences
 from formulon.core.system.identity import Identity
 from formulon.core.system.resolve import resolve
 from formulon.studio.api import answers, shapes
 from formulon.studio.api.access import brand_of, user_of
+from formulon.studio.api.base import View, answer
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
-from formulon.studio.models import Brand, Membership, Workspace
-from formulon.studio.services import deciding, effects, history, picking, releases, sites, sources, uploads
+from formulon.studio.models import Membership, Workspace
+from formulon.studio.services import deciding, history, releases, sites, sources, uploads
 
 FONTS = "/static/fonts/"
-
-
-def answer(shape: BaseModel, status: int = 200) -> HttpResponse:
-    """A shape as JSON, written by pydantic, which is faster than a renderer over dictionaries."""
-    return HttpResponse(shape.model_dump_json(), status=status, content_type="application/json")
-
-
-class View(APIView):
-    """Common helpers."""
-
-    def bench(self, request: Request, brand: Brand) -> HttpResponseBase:
-        role = sites.role_of(user_of(request), brand)
-        return answer(answers.workbench(request._request, brand, role))
 
 
 class SignInThrottle(AnonRateThrottle):
@@ -109,52 +92,6 @@ class ColorsView(View):
         colors, problems = parse_list(shapes.ColorText.model_validate(request.data).text)
         read = [shapes.ReadColor(name=c.name, value=c.value, hex=c.hex) for c in colors]
         return answer(shapes.ReadColors(colors=read, problems=problems))
-
-
-class PickView(View):
-    @extend_schema(request=shapes.PickRequest, responses={200: shapes.Picked, 422: shapes.Problem})
-    def post(self, request: Request) -> HttpResponseBase:
-        wanted = shapes.PickRequest.model_validate(request.data)
-        found = picking.picked(wanted.value, wanted.background, wanted.required)
-        return answer(shapes.Picked.model_validate(found))
-
-
-class AnotherView(View):
-    @extend_schema(request=shapes.AnotherRequest, responses={200: shapes.OneColor, 422: shapes.Problem})
-    def post(self, request: Request) -> HttpResponseBase:
-        wanted = shapes.AnotherRequest.model_validate(request.data)
-        return answer(shapes.OneColor(hex=picking.alternative(wanted.brand, wanted.background, wanted.required, wanted.seed)))
-
-
-class WordsView(View):
-    @extend_schema(request=shapes.WordsRequest, responses=shapes.WordColors)
-    def post(self, request: Request) -> HttpResponseBase:
-        wanted = shapes.WordsRequest.model_validate(request.data)
-        found = propose(wanted.text, wanted.seed)
-        return answer(shapes.WordColors(colors=list(map(to_hex, found.colors)), known=found.known, unknown=found.unknown))
-
-
-class PictureColorsView(View):
-    """The colours of a reference picture, which is not kept."""
-
-    parser_classes: ClassVar[list[Any]] = [MultiPartParser]
-
-    @extend_schema(
-        request={
-            "multipart/form-data": {
-                "type": "object",
-                "properties": {"file": {"type": "string", "format": "binary"}},
-                "required": ["file"],
-            }
-        },
-        responses={200: shapes.PictureColors, 422: shapes.Problem},
-    )
-    def post(self, request: Request) -> HttpResponseBase:
-        file = request.FILES.get("file")
-        if file is None:
-            raise UploadRefused("There is no file in the upload. Choose a picture.")
-        found = picking.of_picture(file.name or "picture", file.read())
-        return answer(shapes.PictureColors(colors=[shapes.PictureColor(hex=h, share=s) for h, s in found]))
 
 
 class BrandsView(View):
@@ -331,43 +268,6 @@ class DraftView(View):
         return answer(answers.draft(brand, shapes.DraftRequest.model_validate(request.data).choices))
 
 
-class ReachView(View):
-    @extend_schema(responses=shapes.ReachOfTokens)
-    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
-        uses, inks, drawn = effects.reach_of(brand_of(request, brand_id))
-        return answer(shapes.ReachOfTokens(uses=uses, ink_areas=inks, drawn=drawn))
-
-
-class EffectView(View):
-    """What the newest change reached, and what a change of the choices would reach."""
-
-    @extend_schema(responses=shapes.LastEffect)
-    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
-        found = effects.of_last(brand_of(request, brand_id))
-        label, effect = found if found else ("", None)
-        return answer(shapes.LastEffect(label=label, effect=effect))
-
-    @extend_schema(request=shapes.EffectRequest, responses={200: shapes.LastEffect, 422: shapes.Problem})
-    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id)
-        wanted = shapes.EffectRequest.model_validate(request.data)
-        return answer(shapes.LastEffect(label="", effect=effects.of_patch(brand, wanted.patch)))
-
-
-class SystemFileView(View):
-    """The system taken out in an open form."""
-
-    @extend_schema(responses={(200, "application/octet-stream"): OpenApiTypes.BINARY})
-    def get(self, request: Request, brand_id: str, form: str) -> HttpResponse:
-        brand = brand_of(request, brand_id)
-        if form not in SYSTEM_FORMS:
-            raise Http404
-        wanted, site = SYSTEM_FORMS[form], sites.load(brand)
-        data = wanted.write(resolve(site.identity, site.choices), site.identity.name)
-        headers = {"Content-Disposition": f'attachment; filename="{brand.slug}-system.{wanted.ending}"'}
-        return HttpResponse(data, content_type=wanted.media_type, headers=headers)
-
-
 class PreviewView(View):
     @extend_schema(
         parameters=[
@@ -390,7 +290,8 @@ class PreviewView(View):
 class PreflightView(View):
     @extend_schema(responses=shapes.Preflight)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
-        report = check_site(sites.load(brand_of(request, brand_id)))
+        brand = brand_of(request, brand_id)
+        report = check_site(sites.load(brand), open_blob=sites.blob_of(brand))
         cards = [
             shapes.RuleCard(
                 id=one.id,

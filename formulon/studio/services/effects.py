@@ -18,7 +18,7 @@ def of_patch(brand: Brand, patch: list[dict[str, Any]]) -> Effect:
     """What a patch on the choices would reach. Nothing is stored."""
     site = sites.load(brand)
     choices = Choices.model_validate(patched("choices", site.choices.model_dump(), patch))
-    return effect(site, site.with_choices(choices))
+    return effect(site, site.with_choices(choices), sites.blob_of(brand))
 
 
 def of_last(brand: Brand) -> tuple[str, Effect] | None:
@@ -29,7 +29,7 @@ def of_last(brand: Brand) -> tuple[str, Effect] | None:
         return None
     label, before = found
     assets = sites.assets_of(brand)
-    return label, effect(sites.site_of(before, assets), sites.site_of(bodies, assets))
+    return label, effect(sites.site_of(before, assets), sites.site_of(bodies, assets), sites.blob_of(brand))
 
 
 def reach_of(brand: Brand) -> tuple[Reach, dict[str, float], dict[str, dict[int, float]]]:

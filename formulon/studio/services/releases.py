@@ -23,7 +23,7 @@ def publish(brand: Brand, author: User | None) -> Release:
     bodies, _ = bodies_of(brand)
     site = site_of(bodies, assets_of(brand))
     system = resolve(site.identity, site.choices)
-    report = check(predict(site, system), system)
+    report = check(predict(site, system, open_blob=blob_of(brand)), system)
     if report.stopped:
         count = report.counts["stop"]
         what = "one finding stops" if count == 1 else f"{count} findings stop"

@@ -11,6 +11,7 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
 from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
+from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.catalogue import card_ground
 from formulon.core.site.model import Site
 from formulon.core.system.choices import GROUNDS
@@ -21,10 +22,10 @@ from formulon.core.system.proportions import proportions
 from formulon.core.system.resolve import resolve
 
 
-def resolved(site: Site) -> dict[str, Any]:
-    """The system of a site, summed up for the interface."""
+def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
+    """The system of a site, summed up for the interface. `open_blob` gives the bytes of photographs behind texts."""
     system = resolve(site.identity, site.choices)
-    facts = predict(site, system)
+    facts = predict(site, system, open_blob=open_blob)
     report = check(facts, system)
     uses = Counter(
         (fact.ground, _shown_ink(fact.ink))

@@ -77,7 +77,9 @@ def test_every_token_that_css_uses_exists(site: Site) -> None:
     from formulon.core.system.css import tokens_css
 
     declared = set(re.findall(r"(--[\w-]+)\s*:", tokens_css(resolve(site.identity))))
-    assert set(re.findall(r"var\((--[\w-]+)", site_css())) <= declared
+    own = set(re.findall(r"(?<=[{;])(--[\w-]+)\s*:", site_css()))  # where a picture is cropped and overlaid
+    assert own == {"--focus-x", "--focus-y", "--across", "--down", "--overlay"}
+    assert set(re.findall(r"var\((--[\w-]+)", site_css())) <= declared | own
 
 
 @pytest.mark.parametrize("kind", sorted(CATALOGUE))

@@ -17,6 +17,8 @@ export type Token = Schemas['Token'];
 export type Conflict = Schemas['Conflict'];
 export type BrandCard = Schemas['BrandCard'];
 export type ReadColors = Schemas['ReadColors'];
+export type Overlay = Schemas['Overlay'];
+export type Focus = Schemas['Focus'];
 
 /** One operation of a JSON Patch (RFC 6902). */
 export type Operation = { op: 'add' | 'replace' | 'remove'; path: string; value?: unknown };

@@ -1,5 +1,5 @@
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { client, Problem, unwrap, type Operation } from './client';
+import { client, Problem, unwrap, type Focus, type Operation, type Overlay } from './client';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -120,5 +120,26 @@ export function useEffectOf(brandId: string, stamp: string, patch: Operation[]) 
       unwrap(
         client.POST('/api/brands/{brand_id}/effect', { params: { path: { brand_id: brandId } }, body: { patch } }),
       ),
+  });
+}
+
+/** What the texts of a section have on its picture, under an overlay and a focus that are tried. */
+export function useOverlay(
+  brandId: string,
+  stamp: string,
+  place: { page: string; section: string },
+  tried: { overlay: Overlay; focus: Focus },
+) {
+  return useQuery({
+    queryKey: ['overlay', brandId, stamp, place, tried],
+    queryFn: () =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/overlay', {
+          params: { path: { brand_id: brandId, page_id: place.page, section_id: place.section } },
+          body: tried,
+        }),
+      ),
+    placeholderData: (previous) => previous,
+    gcTime: 20_000,
   });
 }

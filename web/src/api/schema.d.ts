@@ -159,6 +159,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/overlay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What the texts of a section have on its picture, as it is stored or under an overlay that is tried. */
+        post: operations["brands_pages_sections_overlay_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pictures/{name}": {
         parameters: {
             query?: never;
@@ -565,6 +582,34 @@ export interface components {
             /** Seed */
             seed: number;
         };
+        /**
+         * AtWidth
+         * @description What one text has at a width in a scheme. `ratio` is what all but SHARE of the pixels behind it have; `spot` is where
+         *     the worst of them lies, 0–1 of the section's width and height.
+         */
+        AtWidth: {
+            /** Slot */
+            slot: string;
+            /** Scheme */
+            scheme: string;
+            /** Width */
+            width: number;
+            /** Ratio */
+            ratio: number;
+            /** Required */
+            required: number;
+            /** Share */
+            share: number;
+            /** Worst */
+            worst: number;
+            /** Spot */
+            spot: [
+                number,
+                number
+            ];
+            /** Passes */
+            passes: boolean;
+        };
         /** AxisCard */
         AxisCard: {
             /** Id */
@@ -743,6 +788,8 @@ export interface components {
              * @default AA
              */
             policy: components["schemas"]["PolicyEnum"];
+            /** @description What the policy “own” asks for. */
+            thresholds?: components["schemas"]["Thresholds"];
             /**
              * Scheme
              * @description With both, pages follow the visitor.
@@ -759,7 +806,7 @@ export interface components {
             };
             /**
              * Large Only
-             * @description Grounds that carry large text only, where nothing reaches AAA.
+             * @description Grounds for large text only, where nothing reaches what text needs.
              */
             large_only?: string[];
             /**
@@ -1119,6 +1166,22 @@ export interface components {
             /** Predicted */
             predicted: number | null;
         };
+        /**
+         * Focus
+         * @description The point of a picture that stays in sight where it is cropped: 0–1 of its width and height.
+         */
+        Focus: {
+            /**
+             * X
+             * @default 0.5
+             */
+            x: number;
+            /**
+             * Y
+             * @default 0.5
+             */
+            y: number;
+        };
         /** FormCard */
         FormCard: {
             /** Id */
@@ -1286,7 +1349,10 @@ export interface components {
             label: string;
             effect: components["schemas"]["Effect"] | null;
         };
-        /** LayoutCard */
+        /**
+         * LayoutCard
+         * @description A layout; `on_picture` tells whether texts stand on the section's picture.
+         */
         LayoutCard: {
             /** Id */
             id: string;
@@ -1294,6 +1360,18 @@ export interface components {
             label: string;
             /** About */
             about: string;
+            /** On Picture */
+            on_picture: boolean;
+        };
+        /**
+         * LeastOverlay
+         * @description The least opacity of an overlay of a shape at which every text passes; none where there is none.
+         */
+        LeastOverlay: {
+            /** Shape */
+            shape: string;
+            /** Opacity */
+            opacity: number | null;
         };
         /**
          * LeaveOpen
@@ -1440,6 +1518,52 @@ export interface components {
         /** @enum {string} */
         OutcomeEnum: "pass" | "fail" | "cannot-tell" | "does-not-apply";
         /**
+         * Overlay
+         * @description The ground's colour over a picture that a text stands on: its opacity, and whether it lies evenly or fades, from the
+         *     foot to the top or from the left side to the right.
+         */
+        Overlay: {
+            /**
+             * Opacity
+             * @default 0.75
+             */
+            opacity: number;
+            /**
+             * Shape
+             * @default even
+             */
+            shape: components["schemas"]["ShapeEnum"];
+        };
+        /**
+         * OverlayReport
+         * @description What texts on a picture have, by width and scheme. `read` is false where the picture cannot be read. `picture` is
+         *     the whole picture and `worst` the surroundings of the worst spot, as data addresses.
+         */
+        OverlayReport: {
+            /** Read */
+            read: boolean;
+            overlay: components["schemas"]["Overlay"];
+            focus: components["schemas"]["Focus"];
+            /** Texts */
+            texts: components["schemas"]["AtWidth"][];
+            /** Least */
+            least: components["schemas"]["LeastOverlay"][];
+            /** Picture */
+            picture: string;
+            /** Worst */
+            worst: string;
+        };
+        /**
+         * OverlayRequest
+         * @description An overlay and a focus to be tried; what is left out is taken as it is stored.
+         */
+        OverlayRequestRequest: {
+            /** @default null */
+            overlay: components["schemas"]["Overlay"] | null;
+            /** @default null */
+            focus: components["schemas"]["Focus"] | null;
+        };
+        /**
          * Page
          * @description A page: its name in the menu, its file, what search engines read, and its sections from the top.
          */
@@ -1565,7 +1689,7 @@ export interface components {
             colors: components["schemas"]["PictureColor"][];
         };
         /** @enum {string} */
-        PolicyEnum: "AA" | "AAA";
+        PolicyEnum: "AA" | "AAA" | "own";
         /** Preflight */
         Preflight: {
             /** Counts */
@@ -1910,6 +2034,8 @@ export interface components {
         };
         /** @enum {string} */
         SeverityEnum: "stop" | "note";
+        /** @enum {string} */
+        ShapeEnum: "even" | "foot" | "side";
         /** SlotCard */
         SlotCard: {
             /** Path */
@@ -1983,6 +2109,28 @@ export interface components {
             line_height: number;
             /** Tracking */
             tracking: number;
+        };
+        /**
+         * Thresholds
+         * @description Contrast ratios of one's own, from those of AA upwards: of text, of large text (from 24 px, or 18.66 px and bold), and
+         *     of boundaries and focus. The last two stay below 4.58:1, which black or white reaches on any ground.
+         */
+        Thresholds: {
+            /**
+             * Text
+             * @default 5.5
+             */
+            text: number;
+            /**
+             * Large
+             * @default 4
+             */
+            large: number;
+            /**
+             * Boundary
+             * @default 3
+             */
+            boundary: number;
         };
         /**
          * Token
@@ -2485,6 +2633,49 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    brands_pages_sections_overlay_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                page_id: string;
+                section_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["OverlayRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OverlayReport"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

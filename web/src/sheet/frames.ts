@@ -67,3 +67,18 @@ export function lightUses(document: Document, lit: { ground: string; ink: string
   uses.forEach((element) => element.setAttribute('data-lit', ''));
   return uses.length;
 }
+
+/** Shows another overlay and focus on a section's picture, without storing them. */
+export function tryOnPicture(
+  document: Document,
+  section: string,
+  overlay: { opacity: number; shape: string },
+  focus: { x: number; y: number },
+): void {
+  const picture = document.querySelector<HTMLElement>(`[data-section="${section}"] .picture`);
+  if (!picture) return;
+  picture.dataset['shape'] = overlay.shape;
+  picture.style.setProperty('--overlay', String(overlay.opacity));
+  picture.style.setProperty('--focus-x', String(focus.x));
+  picture.style.setProperty('--focus-y', String(focus.y));
+}

@@ -5,18 +5,25 @@ import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
 import { useBench } from '../../shell/bench';
 import { slotParts, slotValue, storedText, type Row } from './rows';
 
-export type EditPageProps = { page: Page; rows: Row[]; selected: string; choose: (section: string) => void };
+export type EditPageProps = {
+  page: Page;
+  rows: Row[];
+  selected: string;
+  choose: (section: string) => void;
+  /** Called with the document of the page that is shown. */
+  onPaper: (document: Document) => void;
+};
 
 /** A page whose texts are edited in place. Leaving a text stores it, Escape puts it back. */
-export function EditPage({ page, rows, selected, choose }: EditPageProps) {
+export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProps) {
   const { change, canWrite, report } = useBench();
   const [width, setWidth] = useState<number>(1280);
   const [room, setRoom] = useState(0);
   const box = useRef<HTMLDivElement>(null);
   const [frame, setFrame] = useState<{ document: Document; swap: number } | null>(null);
-  const now = useRef({ rows, change, choose, report });
+  const now = useRef({ rows, change, choose, report, onPaper });
   useEffect(() => {
-    now.current = { rows, change, choose, report };
+    now.current = { rows, change, choose, report, onPaper };
   });
   useLayoutEffect(() => {
     const element = box.current;
@@ -25,10 +32,10 @@ export function EditPage({ page, rows, selected, choose }: EditPageProps) {
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  const onDocument = useCallback(
-    (document: Document) => setFrame((last) => ({ document, swap: (last?.swap ?? 0) + 1 })),
-    [],
-  );
+  const onDocument = useCallback((document: Document) => {
+    now.current.onPaper(document);
+    setFrame((last) => ({ document, swap: (last?.swap ?? 0) + 1 }));
+  }, []);
 
   // The frame runs no script; the studio listens from outside.
   useEffect(() => {

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useBench } from '../../shell/bench';
 import { Sheet } from '../../sheet/Sheet';
 import { EditPage } from './EditPage';
@@ -13,6 +13,7 @@ export function PagesStage() {
   const { brand, change, say, accept, afterChanges, report, canWrite } = useBench();
   const [where, setWhere] = useState<Where>({ page: brand.pages[0]?.body.id ?? '', section: '' });
   const [view, setView] = useState<'page' | 'sheet'>('page');
+  const paper = useRef<Document | null>(null);
   const page = brand.pages.find((one) => one.body.id === where.page) ?? brand.pages[0];
   if (!page) return null;
   const frame = brand.frame.body;
@@ -50,6 +51,7 @@ export function PagesStage() {
           choose={(section) => setWhere({ page: page.body.id, section })}
           change={change}
           disabled={!canWrite}
+          paper={() => paper.current}
         />
         <PlanAgain
           brandId={brand.id}
@@ -81,6 +83,7 @@ export function PagesStage() {
             page={page.body}
             rows={rows}
             selected={where.section}
+            onPaper={(document) => (paper.current = document)}
             choose={(section) => setWhere({ page: page.body.id, section })}
           />
         ) : (

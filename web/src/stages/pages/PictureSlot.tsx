@@ -1,9 +1,11 @@
 import { Editable } from '../../parts/Editable';
 import { useBench } from '../../shell/bench';
 
+import type { Focus, Overlay } from '../../api/client';
+
 const DRAWN = ['hills', 'arcs', 'weave', 'discs', 'steps', 'facets'];
 
-export type PictureValue = { source: string; alt: string; decorative: boolean };
+export type PictureValue = { source: string; alt: string; decorative: boolean; focus?: Focus; overlay?: Overlay };
 
 export type PictureSlotProps = {
   path: string;
@@ -24,7 +26,12 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
     const value = chosen
       ? { source, alt: chosen.name, decorative: false }
       : { source: `drawn:${source}/${drawn ? seed : '7'}`, alt: '', decorative: true };
-    put(path, value, chosen ? `Picture: ${chosen.name.slice(0, 60)}` : 'Another drawing');
+    // The overlay stays; what stays in sight is another thing in another picture.
+    put(
+      path,
+      { ...value, overlay: picture.overlay },
+      chosen ? `Picture: ${chosen.name.slice(0, 60)}` : 'Another drawing',
+    );
   };
   return (
     <div className="slot slot-picture">

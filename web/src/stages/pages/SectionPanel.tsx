@@ -4,6 +4,8 @@ import { useLibrary } from '../../api/queries';
 import { Editable } from '../../parts/Editable';
 import { useBench, type Bench } from '../../shell/bench';
 import { LayoutSketch } from './LayoutSketch';
+import { OnPicture } from './OnPicture';
+import type { PictureValue } from './PictureSlot';
 import type { Row } from './rows';
 import { SlotEditors } from './SlotEditors';
 import { SECTION_GROUNDS } from '../../parts/grounds';
@@ -15,13 +17,18 @@ export type SectionPanelProps = {
   choose: (section: string) => void;
   change: Bench['change'];
   disabled: boolean;
+  /** The page that is shown. */
+  paper: () => Document | null;
 };
 
 /** The sections of a page from the top; the chosen one opens with its layouts, grounds, links and pictures. */
-export function SectionPanel({ page, rows, current, choose, change, disabled }: SectionPanelProps) {
+export function SectionPanel({ page, rows, current, choose, change, disabled, paper }: SectionPanelProps) {
   const { brand, token, choices } = useBench();
   const library = useLibrary();
   const kinds = library.data?.kinds ?? [];
+  const onPicture = (row: Row) =>
+    Boolean(row.section.content?.['picture']) &&
+    kinds.find((one) => one.id === row.section.kind)?.layouts.find((one) => one.id === row.section.layout)?.on_picture;
   const color = (ground: string) => token(`ground/${ground}/background`)?.css;
   const set = (row: Row, key: 'layout' | 'ground', value: string, label: string) => {
     if (row.section[key] === value) return;
@@ -132,6 +139,15 @@ export function SectionPanel({ page, rows, current, choose, change, disabled }: 
                   />
                   keep as it is when the pages are planned again
                 </label>
+                {onPicture(row) && (
+                  <OnPicture
+                    row={row}
+                    pageId={page.id}
+                    picture={row.section.content?.['picture'] as PictureValue}
+                    paper={paper}
+                    disabled={disabled}
+                  />
+                )}
                 <SlotEditors row={row} kind={kind} change={change} disabled={disabled} pageId={page.id} />
               </div>
             )}
