@@ -1,17 +1,22 @@
 """Published pages judged by outside tools and against what was predicted: Nu HTML checker, axe-core, Chromium's layout."""
 
+import hashlib
+import io
 import json
 import subprocess
 from collections.abc import Iterator
 from pathlib import Path
 
+import numpy as np
 import pytest
+from PIL import Image
 from playwright.sync_api import Browser, Page
 
-from formulon.core.checks.facts import Target, TextRun
+from formulon.core.checks.facts import Target, TextRun, TextsOnPicture
 from formulon.core.checks.predict import predict
+from formulon.core.site.behind import profile
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.model import Site
+from formulon.core.site.model import Asset, Rendition, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import WIDTHS, render
 from formulon.core.site.standing import stand
@@ -202,6 +207,48 @@ def test_texts_on_pictures_stand_where_they_are_predicted(tab: Page, tmp_path: P
             assert line["text"].strip() == predicted
             assert line["left"] == pytest.approx(block.left, abs=1)
             assert line["middle"] == pytest.approx(block.top + (index + 0.5) * block.line_height, abs=1.5)
+
+
+@pytest.mark.parametrize(
+    ("width", "shape", "focus"), [(360, "even", (0.2, 0.5)), (1280, "foot", (0.5, 0.9)), (1280, "side", (0.5, 0.5))]
+)
+def test_pixels_behind_texts_are_what_chromium_paints(
+    tab: Page, tmp_path: Path, width: int, shape: str, focus: tuple[float, float]
+) -> None:
+    """Crop, focus, overlay and its gradient: the colours from which ratios are computed, against a picture of the page
+    whose words are invisible. One pixel more or less of place is allowed for, since browsers scale with filters of their own."""
+    across, down = np.meshgrid(np.arange(960), np.arange(720))
+    waves = [(np.sin(across / step + shift) * np.cos(down / step) + 1) * 127 for step, shift in ((90, 0), (120, 1), (70, 2))]
+    out = io.BytesIO()
+    Image.fromarray(np.stack(waves, axis=-1).astype(np.uint8)).save(out, "WEBP", lossless=True)
+    site = plan(quillmoor_identity())
+    hero = site.pages[0].sections[0]
+    hero.layout = "cover"
+    hero.content["picture"] = {
+        "source": "asset:waves", "alt": "Waves", "focus": {"x": focus[0], "y": focus[1]},
+        "overlay": {"opacity": 0.6, "shape": shape},
+    }  # fmt: skip
+    size = Rendition(width=960, sha256=hashlib.sha256(out.getvalue()).hexdigest())
+    site.assets.append(Asset(id="waves", name="Waves", width=960, height=720, renditions=[size]))
+    site = Site.model_validate(site.model_dump())
+    system = resolve(site.identity, site.choices)
+    for name, data in render(site, system, lambda _: out.getvalue()).items():
+        (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
+        (tmp_path / name).write_bytes(data)
+    show(tab, tmp_path, "index.html", width)
+    tab.add_style_tag(content=".hero--cover .wrap>*{opacity:0}")
+    tab.wait_for_function("document.querySelector('.hero--cover img').complete")
+    shot = np.asarray(Image.open(io.BytesIO(tab.locator(".hero--cover").screenshot())).convert("RGB")).astype(int)
+    (fact,) = [f for f in predict(site, system, [site.pages[0]], lambda _: out.getvalue()) if isinstance(f, TextsOnPicture)]
+    for text in fact.texts:
+        demand = text.demands[width]
+        x, y = demand.what.places.T
+        inside = y < shot.shape[0]
+        strength = profile(shape, demand.what.places, demand.what.width, demand.what.height)
+        laid = 0.6 * (np.ones(len(x)) if strength is None else strength)[:, None]
+        painted = (1 - laid) * demand.what.pixels(demand.paints, demand.under) + laid * np.array(demand.under)
+        far = np.abs(painted[inside] - shot[y[inside], x[inside]])
+        assert inside.mean() > 0.99 and far.mean() < 1.5 and np.quantile(far, 0.99) <= 6, (far.mean(), far.max())
 
 
 def test_pages_work_without_script_and_stay_light(site: Site, folder: Path, chromium: Browser) -> None:

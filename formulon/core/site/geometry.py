@@ -1,8 +1,10 @@
 """Widths of boxes at a viewport width, from the tokens and the catalogue, as the style sheet lays them out."""
 
+import math
+
 from formulon.core.site.catalogue import Box, Layout
 from formulon.core.system.model import System
-from formulon.core.type.lines import text_width
+from formulon.core.type.lines import line_count, text_width
 
 GRID_FROM = 768  # px of viewport from which the 12 columns stand side by side
 COLUMNS = 12
@@ -41,13 +43,15 @@ def box_width(system: System, box: Box, viewport: float, size: float) -> float:
     return min(width, box.most_em * size) if box.most_em else width
 
 
-def action_size(system: System, variant: str, label: str, viewport: float) -> tuple[float, float]:
-    """Width and height in px of a button or a text button on one line."""
+def action_size(system: System, variant: str, label: str, viewport: float, room: float = math.inf) -> tuple[float, float]:
+    """Width and height in px of a button or a text button. Its label wraps where it is wider than the room."""
     step = system.steps["label"]
     size = step.size(viewport)
     plain = variant == "text"
     border = 0.0 if plain else 2 * px(system, "shape/border", 360)
     block = px(system, "link/padding-block" if plain else "button/padding-block", 360)
-    inline = 0.0 if plain else px(system, "button/padding-inline", 360)
-    wide = text_width(step.family, step.weight, label, size) + 2 * inline * size + border
-    return wide, size * (step.line_height + 2 * block) + border
+    inline = (0.0 if plain else px(system, "button/padding-inline", 360)) * 2 * size + border
+    wide, lines = text_width(step.family, step.weight, label, size) + inline, 1
+    if wide > room:
+        wide, lines = room, line_count(step.family, step.weight, label, size, room - inline, step.tracking)
+    return wide, size * (lines * step.line_height + 2 * block) + border

@@ -42,7 +42,8 @@ def stand(system: System, section: Section, viewport: int, language: str = "en")
         name = layout.steps.get(slot, section.catalogue.slots[slot].step)
         step, size = system.steps[name], system.steps[name].size(viewport)
         room = box_width(system, box_of(layout, slot, viewport), viewport, size)
-        break_lines = balanced if name in HEADINGS else broken
+        # Headings are balanced, unless they have breaks of their own.
+        break_lines = balanced if name in HEADINGS and "\n" not in value else broken
         lines = tuple(
             line
             for part in PLACEHOLDER.sub(r"[\1]", value).split("\n")
@@ -68,12 +69,12 @@ def stand(system: System, section: Section, viewport: int, language: str = "en")
 
 def _actions(system: System, section: Section, viewport: int) -> float:
     """Height in px of the row of buttons, which wraps where they do not fit side by side; 0 without any."""
+    room, gap = box_width(system, Box(), viewport, 0), px(system, "space/3", viewport)
     sizes = [
-        action_size(system, slot.variant, value["label"], viewport)
+        action_size(system, slot.variant, value["label"], viewport, room)
         for name, slot in section.catalogue.slots.items()
         if slot.type == "action" and (value := section.content.get(name)) and value["label"]
     ]
-    room, gap = box_width(system, Box(), viewport, 0), px(system, "space/3", viewport)
     rows: list[list[tuple[float, float]]] = []
     for one in sizes:
         if rows and sum(w + gap for w, _ in rows[-1]) + one[0] <= room:

@@ -55,19 +55,31 @@ def broken(
 def balanced(
     family_id: str, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
 ) -> tuple[str, ...]:
-    """The lines of a text under `text-wrap: balance` (CSS Text 4, 6.3): as many as in the whole box, broken in the
-    narrowest box, to a px, that still holds that many. From MOST_BALANCED lines on browsers break greedily."""
+    """The lines of a text under `text-wrap: balance` (CSS Text 4, 6.3): as many as in the whole box, with the least sum of
+    squares of the room that is left on them. So Chromium does it, up to MOST_BALANCED lines (read off its layout, see the
+    browser test); longer texts are broken greedily."""
     whole = broken(family_id, weight, text, size, width, tracking, language)
-    if not 1 < len(whole) <= MOST_BALANCED:
+    parts = pieces(collapsed(text), language)
+    if not 1 < len(whole) <= MOST_BALANCED or any(
+        text_width(family_id, weight, part.rstrip(), size, tracking) > width for part in parts
+    ):
         return whole
-    low, high = width / len(whole) * 0.5, width
-    while high - low > 1:
-        middle = (low + high) / 2
-        if len(broken(family_id, weight, text, size, middle, tracking, language)) > len(whole):
-            low = middle
-        else:
-            high = middle
-    return broken(family_id, weight, text, size, high, tracking, language)
+    best: list[tuple[float, int]] = [(0.0, 0)]  # by how many pieces are set: the least sum, and where its last line begins
+    for end in range(1, len(parts) + 1):
+        tried = []
+        for start in range(end - 1, -1, -1):
+            wide = text_width(family_id, weight, "".join(parts[start:end]).rstrip(), size, tracking)
+            if wide > width:
+                break
+            tried.append((best[start][0] + (width - wide) ** 2, start))
+        best.append(min(tried))
+    lines: list[str] = []
+    end = len(parts)
+    while end:
+        start = best[end][1]
+        lines.append("".join(parts[start:end]).rstrip())
+        end = start
+    return tuple(reversed(lines))
 
 
 def _fitting(family_id: str, weight: int, text: str, size: float, width: float, tracking: float) -> int:
