@@ -10,7 +10,7 @@ from PIL import Image
 
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
-from formulon.studio.models import Brand
+from formulon.studio.models import Blob, Brand
 from tests.studio.conftest import Api
 
 
@@ -110,3 +110,46 @@ def sent(api: Api, data: bytes) -> Any:
 def test_nobody_picks_without_signing_in(nobody: Api) -> None:
     for path in ("colors/pick", "colors/another", "colors/words", "colors/picture"):
         assert nobody.post(path, {}).status_code == 401
+
+
+def test_text_on_a_picture_is_told_and_tried_without_storing(brand: Brand, anna: Api) -> None:
+    address = f"brands/{brand.pk}/pages/home/sections/hero/overlay"
+    assert anna.post(address, {}).status_code == 404  # no text of it stands on a picture
+    anna.change(brand, "page:home", 1, {"op": "replace", "path": "/sections/0/layout", "value": "cover"})
+    stored = anna.post(address, {}).json()
+    assert stored["read"] and stored["overlay"] == {"opacity": 0.75, "shape": "even"}
+    assert {(text["slot"], text["width"]) for text in stored["texts"]} == {
+        (slot, width) for slot in ("heading", "text") for width in (360, 768, 1280, 1920)
+    }
+    assert all(text["passes"] for text in stored["texts"])
+    bare = anna.post(address, {"overlay": {"opacity": 0, "shape": "even"}}).json()
+    assert not all(text["passes"] for text in bare["texts"]) and bare["least"] == stored["least"]
+    least = next(one["opacity"] for one in bare["least"] if one["shape"] == "even")
+    tried = anna.post(address, {"overlay": {"opacity": least, "shape": "even"}}).json()
+    assert all(text["passes"] for text in tried["texts"])
+    moved = anna.post(address, {"focus": {"x": 0, "y": 0}}).json()
+    assert moved["texts"] != stored["texts"] and moved["picture"] == stored["picture"]
+    assert anna.get(f"brands/{brand.pk}").json()["pages"][0]["revision"] == 2
+    assert anna.post(address, {"overlay": {"opacity": 2, "shape": "even"}}).status_code == 422
+    assert anna.post(f"brands/{brand.pk}/pages/home/sections/lost/overlay", {}).status_code == 404
+
+
+def test_a_stop_on_a_picture_holds_the_release_back(brand: Brand, anna: Api) -> None:
+    value = {"opacity": 0.05, "shape": "even"}
+    anna.change(
+        brand, "page:home", 1,
+        {"op": "replace", "path": "/sections/0/layout", "value": "cover"},
+        {"op": "add", "path": "/sections/0/content/picture/overlay", "value": value},
+    )  # fmt: skip
+    assert anna.post(f"brands/{brand.pk}/releases").status_code == 409
+    finding = anna.get(f"brands/{brand.pk}/preflight").json()["findings"][0]
+    assert finding["rule"] == "contrast/text-on-picture" and finding["fixes"]
+    edits = [{**change, "revision": 2} for change in finding["fixes"][0]["changes"]]
+    taken = anna.post(f"brands/{brand.pk}/changes", {"label": finding["fixes"][0]["label"], "edits": edits})
+    assert taken.status_code == 200, taken.json()
+    assert anna.post(f"brands/{brand.pk}/releases").status_code == 200
+    release = brand.releases.get()
+    css = bytes(Blob.objects.get(pk=release.files["site.css"]).data).decode()
+    assert '.picture[data-overlay="0.49"]{--overlay:0.49}' in css
+    page = bytes(Blob.objects.get(pk=release.files["index.html"]).data).decode()
+    assert 'data-overlay="0.49" data-shape="even"' in page and "style=" not in page

@@ -26,7 +26,7 @@ def measure(fact: TextsOnPicture) -> float:
 
 def least(fact: TextsOnPicture, shape: str) -> float | None:
     """The least opacity of an overlay of a shape at which every text passes at every width and in every scheme."""
-    return least_opacity([one for text in fact.texts for one in text.demands.values()], shape)
+    return least_opacity(tuple(one for text in fact.texts for one in text.demands.values()), shape)
 
 
 @dataclass(frozen=True, slots=True)

@@ -110,7 +110,8 @@ class Demand:
     required: float
 
 
-def least_opacity(demands: Sequence[Demand], shape: str) -> float | None:
+@lru_cache(maxsize=64)
+def least_opacity(demands: tuple[Demand, ...], shape: str) -> float | None:
     """The least opacity of an overlay of a shape at which all texts pass; None where there is none. What passes need not be
     one interval, so each text is asked again from the opacity that another needs, until none needs more."""
     opacity = 0.0
@@ -185,11 +186,17 @@ def _crop(picture: Backdrop, width: int, height: int, focus: tuple[float, float]
 
 def _raster(svg: str, ratio: float, width: int, height: int, focus: tuple[float, float]) -> Pixels:
     """A drawing as `object-fit: cover` shows it in a box, as RGBA, shape (height, width, 4)."""
-    across = max(width, round(height * ratio))
-    png = resvg_py.svg_to_bytes(svg_string=svg, width=across, height=max(height, round(across / ratio)), skip_system_fonts=True)
-    image = np.asarray(Image.open(io.BytesIO(bytes(png))).convert("RGBA"))
+    image = _scaled(svg, ratio, width, height)
     top, left = round((image.shape[0] - height) * focus[1]), round((image.shape[1] - width) * focus[0])
     return image[top : top + height, left : left + width]
+
+
+@lru_cache(maxsize=4)
+def _scaled(svg: str, ratio: float, width: int, height: int) -> Pixels:
+    """A whole drawing, as large as a box needs it, kept while its focus is moved."""
+    across = max(width, round(height * ratio))
+    png = resvg_py.svg_to_bytes(svg_string=svg, width=across, height=max(height, round(across / ratio)), skip_system_fonts=True)
+    return np.asarray(Image.open(io.BytesIO(bytes(png))).convert("RGBA"))
 
 
 @lru_cache(maxsize=4)

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { useAfterKeys } from './useAfterKeys';
 
 export type SliderProps = {
   label: string;
@@ -17,6 +18,7 @@ export type SliderProps = {
 /** A slider whose whole drag is one change: moves are shown, the end is stored. */
 export function Slider({ label, value, min, max, step, unit = '', disabled, onDrag, onDone }: SliderProps) {
   const id = useId();
+  const ends = useAfterKeys(onDone);
   return (
     <div className="slider">
       <label htmlFor={id}>{label}</label>
@@ -30,9 +32,9 @@ export function Slider({ label, value, min, max, step, unit = '', disabled, onDr
         disabled={disabled}
         aria-valuetext={`${value}${unit}`}
         onChange={(event) => onDrag(Number(event.target.value))}
-        onPointerUp={onDone}
-        onKeyUp={onDone}
-        onBlur={onDone}
+        onPointerUp={ends.now}
+        onKeyUp={ends.later}
+        onBlur={ends.now}
       />
       <output htmlFor={id} className="mono">
         {value}

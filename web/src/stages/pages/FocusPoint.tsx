@@ -1,5 +1,6 @@
 import { useRef } from 'react';
 import type { Focus } from '../../api/client';
+import { useAfterKeys } from '../../parts/useAfterKeys';
 
 export type FocusPointProps = {
   picture: string;
@@ -21,6 +22,7 @@ const within = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 1
 /** The whole picture with the point that stays in sight wherever it is cropped: by pointer, or by the arrow keys. */
 export function FocusPoint({ picture, focus, disabled, onDrag, onDone }: FocusPointProps) {
   const box = useRef<HTMLDivElement>(null);
+  const ends = useAfterKeys(onDone);
   const { x = 0.5, y = 0.5 } = focus;
   const at = (event: React.PointerEvent) => {
     const rect = box.current?.getBoundingClientRect();
@@ -44,7 +46,7 @@ export function FocusPoint({ picture, focus, disabled, onDrag, onDone }: FocusPo
       onPointerMove={(event) => event.currentTarget.hasPointerCapture(event.pointerId) && at(event)}
       onPointerUp={(event) => {
         event.currentTarget.releasePointerCapture(event.pointerId);
-        onDone();
+        ends.now();
       }}
     >
       <img src={picture} alt="" draggable={false} />
@@ -59,7 +61,8 @@ export function FocusPoint({ picture, focus, disabled, onDrag, onDone }: FocusPo
           event.preventDefault();
           onDrag({ x: within(x + step[0]), y: within(y + step[1]) });
         }}
-        onKeyUp={(event) => STEPS[event.key] && onDone()}
+        onKeyUp={(event) => STEPS[event.key] && ends.later()}
+        onBlur={ends.now}
       />
     </div>
   );

@@ -58,9 +58,10 @@ export function OnPicture({ row, pageId, picture, paper, disabled }: OnPicturePr
     store(`Overlay ${nameOf(overlay)}, ${percent(overlay.opacity ?? 0)}`, { overlay }, made);
   };
   const { opacity, shape } = full(shown.overlay);
+  const spot = worstOf(report?.texts ?? []);
   return (
     <section className="on-picture" aria-label="Text on the picture">
-      <h3>Text on the picture</h3>
+      <h2>Text on the picture</h2>
       <div className="overlay-shapes" role="group" aria-label="Shape of the overlay">
         {SHAPES.map((one) => {
           const least = report?.least.find((entry) => entry.shape === one.id);
@@ -81,10 +82,9 @@ export function OnPicture({ row, pageId, picture, paper, disabled }: OnPicturePr
                 className="link"
                 disabled={disabled || least?.opacity == null}
                 aria-label={
-                  least?.opacity == null
-                    ? `No overlay ${one.name} passes`
-                    : `Least that passes, ${one.name}: ${percent(least.opacity)}`
+                  least?.opacity == null ? `none passes, ${one.name}` : `least ${percent(least.opacity)}, ${one.name}`
                 }
+                title={least?.opacity == null ? undefined : 'The least with which all texts pass at all widths'}
                 onClick={() => least?.opacity != null && lay({ opacity: least.opacity, shape: one.id })}
               >
                 {report ? (least?.opacity == null ? 'none passes' : `least ${percent(least.opacity)}`) : '…'}
@@ -116,10 +116,7 @@ export function OnPicture({ row, pageId, picture, paper, disabled }: OnPicturePr
           <ul className="overlay-widths" aria-label="What the texts have at each width">
             {WIDTHS.map((width) => {
               const all = report.texts.filter((text) => text.width === width);
-              const worst = all.reduce<(typeof all)[number] | undefined>(
-                (low, text) => (!low || text.ratio / text.required < low.ratio / low.required ? text : low),
-                undefined,
-              );
+              const worst = worstOf(all);
               if (!worst) return null;
               return (
                 <li key={width} className={worst.passes ? undefined : 'bad'}>
@@ -127,7 +124,7 @@ export function OnPicture({ row, pageId, picture, paper, disabled }: OnPicturePr
                   <b className="mono">{fullRatio(worst.ratio)}</b>
                   <span className="soft">
                     {worst.passes ? '' : '✕ '}
-                    {worst.slot === 'heading' ? 'headline' : 'words'}, needs {worst.required}
+                    {wordOf(worst.slot)}, needs {worst.required}
                     {report.texts.some((text) => text.scheme !== worst.scheme) ? `, ${worst.scheme}` : ''}
                   </span>
                 </li>
@@ -149,7 +146,7 @@ export function OnPicture({ row, pageId, picture, paper, disabled }: OnPicturePr
               <div className="worst-spot">
                 <img src={report.worst} alt="" />
               </div>
-              <figcaption>the worst spot, at its own size</figcaption>
+              <figcaption>the worst spot{spot ? `: ${WIDTH_NAMES[spot.width]}, ${wordOf(spot.slot)}` : ''}</figcaption>
             </figure>
           </div>
         </>
@@ -158,6 +155,14 @@ export function OnPicture({ row, pageId, picture, paper, disabled }: OnPicturePr
   );
 }
 
+type AtWidth = { ratio: number; required: number; slot: string; width: number; scheme: string; passes: boolean };
+
+const wordOf = (slot: string) => (slot === 'heading' ? 'headline' : 'words');
+const worstOf = (texts: AtWidth[]) =>
+  texts.reduce<AtWidth | undefined>(
+    (low, text) => (!low || text.ratio / text.required < low.ratio / low.required ? text : low),
+    undefined,
+  );
 const full = (overlay: Overlay) => ({ opacity: overlay.opacity ?? 0.75, shape: overlay.shape ?? 'even' });
 const fullFocus = (focus: Focus) => ({ x: focus.x ?? 0.5, y: focus.y ?? 0.5 });
 const nameOf = (overlay: Overlay) => SHAPES.find((one) => one.id === overlay.shape)?.name ?? 'even';

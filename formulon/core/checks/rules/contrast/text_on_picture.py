@@ -52,7 +52,7 @@ def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: 
 def text_on_picture(fact: TextsOnPicture, options: Mapping[str, float]) -> Iterator[Verdict]:
     """One verdict for each text, at the width where it is worst."""
     for text in fact.texts:
-        words = text.run.text[:60]
+        words = text.run.text[:60].rstrip()
         if not text.demands:
             yield Verdict("not-read", values={"text": words}, outcome="cannot-tell")
             continue
