@@ -14,7 +14,7 @@ from markupsafe import Markup, escape
 from formulon.core.site import pictures
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
 from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
-from formulon.core.system.css import aliases_css, font_faces, properties_css, tokens_css
+from formulon.core.system.css import drawn_css, font_faces, tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.model import Scheme, System
 from formulon.core.type.library import family
@@ -40,7 +40,9 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     files: dict[str, bytes] = {}
     for page in site.pages:
         files[site.file_name(page)] = render_page(site, system, page).encode()
-    files["tokens.css"] = (font_faces(site.identity.typefaces, "fonts/", extended(site)) + tokens_css(system)).encode()
+    files["tokens.css"] = (
+        font_faces(site.identity.typefaces, "fonts/", extended(site)) + tokens_css(system, used_names())
+    ).encode()
     files["site.css"] = (site_css() + placed_css(site)).encode()
     for font in {site.identity.typefaces.heading, site.identity.typefaces.body}:
         files[f"fonts/{font}/latin.woff2"] = family(font).file("latin").read_bytes()
@@ -62,12 +64,13 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
 def render_page(site: Site, system: System, page: Page, preview: Preview | None = None) -> str:
     """One page as HTML. In a preview the style sheets stand inside it, and slots carry where they come from."""
     view = _View(site, system, page, preview)
-    css = ""
+    css = tokens = ""
     if preview:
+        tokens = preview_tokens(system, preview.scheme or system.schemes[0])
         faces = font_faces(site.identity.typefaces, preview.font_path, True)
-        css = faces + aliases_css() + site_css()
+        css = faces + site_css()
     return _environment().get_template("page.html").render(
-        site=site, page=page, view=view, css=Markup(css), tokens=Markup(properties_css(system, preview.scheme if preview else None)),
+        site=site, page=page, view=view, css=Markup(css), tokens=Markup(tokens),
         preview=preview
     )  # fmt: skip
 
@@ -76,6 +79,17 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
 def site_css() -> str:
     """The style sheet of all sections; every visual value in it is a token."""
     return "\n".join(section_css(name) for name in ("base", *CATALOGUE))
+
+
+@cache
+def used_names() -> frozenset[str]:
+    """The custom properties that the style sheet of sections names."""
+    return frozenset(re.findall(r"var\((--[\w-]+)", site_css()))
+
+
+def preview_tokens(system: System, scheme: Scheme) -> str:
+    """The tokens of one scheme that pages draw with. A drag sets them in every frame, so no other is among them."""
+    return drawn_css(system, scheme, used_names())
 
 
 @cache

@@ -10,45 +10,64 @@ from formulon.core.system.model import Scheme, System, Token
 from formulon.core.type.library import SUBSETS, family
 
 
-def properties_css(system: System, scheme: Scheme | None = None) -> str:
+def properties_css(system: System) -> str:
     """Every token as a custom property on :root. With both schemes the second follows in a media query, so that pages
-    follow their visitor; `scheme` writes the values of one scheme alone. A brand colour outside sRGB stands as its
-    checked fallback first, and as itself where the screen can show it."""
+    follow their visitor. A brand colour outside sRGB stands as its checked fallback first, and as itself where the screen
+    can show it."""
     tokens = [token for token in system.tokens.values() if token.type != "asset"]
-    if scheme is not None:
-        return _root(["color-scheme: " + scheme, *(_line(system.token(token.path, scheme)) for token in tokens)])
-    made = _root(["color-scheme: " + " ".join(system.schemes), *map(_line, tokens)])
+    made = _rule(":root", ["color-scheme: " + " ".join(system.schemes), *map(_line, tokens)])
     if system.dark:
         other = [_line(token) for token in system.dark.values() if token.type != "asset"]
-        made += "@media (prefers-color-scheme: dark) {\n" + _root(other) + "}\n"
+        made += "@media (prefers-color-scheme: dark) {\n" + _rule(":root", other) + "}\n"
     wide = [f"{token.property}: {token.wide}" for token in tokens if token.wide]
-    return made + ("@media (color-gamut: p3) {\n" + _root(wide) + "}\n" if wide else "")
+    return made + ("@media (color-gamut: p3) {\n" + _rule(":root", wide) + "}\n" if wide else "")
+
+
+def drawn_css(system: System, scheme: Scheme, used: frozenset[str]) -> str:
+    """The tokens of one scheme that style sheets draw with, as they draw with them: those of grounds on the grounds and
+    those of drawings on their shapes, so that a change has a browser work out anew what it touches alone."""
+    drawn = [system.token(t.path, scheme) for t in system.tokens.values() if t.type != "asset" and t.property in used]
+    shapes = {token.path: _line(token) for token in drawn if token.path.startswith("picture/")}
+    made = _rule(":root", ["color-scheme: " + scheme, *(_line(token) for token in drawn if token.path not in shapes)])
+    for path, line in shapes.items():
+        made += _rule(f".f{path.removeprefix('picture/')}", [line])
+    for ground in GROUNDS:
+        own = {name: path for name, path in _short_names().items() if f"--{name}" in used}
+        lines = [f"--{name}: {system.css(f'ground/{ground}/{path}', scheme)}" for name, path in own.items()]
+        made += _rule(f'[data-ground="{ground}"]', lines)
+    return made
 
 
 def _line(token: Token) -> str:
     return f"{token.property}: {token.css}"
 
 
-def _root(lines: list[str]) -> str:
-    return ":root {\n" + "".join(f"  {line};\n" for line in lines) + "}\n"
+def _rule(selector: str, lines: list[str]) -> str:
+    return selector + " {\n" + "".join(f"  {line};\n" for line in lines) + "}\n"
 
 
-def tokens_css(system: System) -> str:
-    """The tokens, and for each ground the names by which sections use them."""
-    return properties_css(system) + aliases_css()
+def tokens_css(system: System, used: frozenset[str]) -> str:
+    """The tokens, and for each ground those of the short names that sections use."""
+    return properties_css(system) + aliases_css(used)
 
 
 @cache
-def aliases_css() -> str:
-    """For each ground the short names by which sections use its tokens. The same for every system."""
-    names = ["background", *INKS]
-    names += [f"{variant}-{part}-{state}" for variant in VARIANTS for part in PARTS for state in STATES]
-    names += [f"field-{part}-{state}" for part in fields.PARTS for state in fields.STATES]
+def aliases_css(used: frozenset[str]) -> str:
+    """For each ground the short names by which sections use its tokens, as far as they use them: a browser works each of
+    them out again on every ground of every page. The same for every system."""
     rules = []
     for ground in GROUNDS:
-        lines = "".join(f"--{name}:var(--ground-{ground}-{name});" for name in names)
+        lines = "".join(f"--{name}:var(--ground-{ground}-{name});" for name in _short_names() if f"--{name}" in used)
         rules.append(f'[data-ground="{ground}"]{{{lines}}}')
     return "\n".join(rules) + "\n"
+
+
+@cache
+def _short_names() -> dict[str, str]:
+    """The short names, and where among a ground's tokens they lead."""
+    buttons = [f"{variant}/{part}/{state}" for variant in VARIANTS for part in PARTS for state in STATES]
+    paths = ["background", *INKS, *buttons, *(f"field/{part}/{state}" for part in fields.PARTS for state in fields.STATES)]
+    return {path.replace("/", "-"): path for path in paths}
 
 
 def font_faces(typefaces: Typefaces, path: str, extended: bool) -> str:

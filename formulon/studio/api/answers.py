@@ -13,7 +13,7 @@ from formulon.core.identity.brief import AXES, described, missing, open_question
 from formulon.core.identity.facts import GROUPS
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.model import Asset
-from formulon.core.site.render import WIDTHS
+from formulon.core.site.render import WIDTHS, preview_tokens
 from formulon.core.system.choices import GROUNDS, Choices
 from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity, Mark
@@ -88,6 +88,14 @@ def _jsonable(summary: dict) -> dict:  # type: ignore[type-arg]
     """Line counts by width, with widths as JSON writes keys."""
     headlines = [{**h, "lines": {str(width): n for width, n in h["lines"].items()}} for h in summary["headlines"]]
     return {**summary, "headlines": headlines}
+
+
+def styles(brand: Brand, choices: Choices) -> shapes.Styles:
+    """The tokens under choices that are not stored."""
+    system = resolve(Identity.model_validate(brand.documents.get(name="identity").body), choices)
+    schemes = list(system.schemes)
+    css = [preview_tokens(system, scheme) for scheme in schemes]
+    return shapes.Styles(schemes=schemes, css=css[0], css_dark=css[1] if system.dark else "")
 
 
 def draft(brand: Brand, choices: Choices) -> shapes.Resolved:

@@ -167,6 +167,14 @@ class DraftRequest(Shape):
     choices: Choices
 
 
+class Styles(Shape):
+    """The tokens of choices as CSS, in each scheme; `css_dark` is empty where there is one scheme."""
+
+    schemes: list[Scheme]
+    css: str
+    css_dark: str
+
+
 class Preview(Shape):
     html: str
 

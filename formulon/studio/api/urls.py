@@ -34,6 +34,7 @@ urlpatterns = [
     path(f"{_BRAND}/effect", color_views.EffectView.as_view()),
     path(f"{_BRAND}/system/<slug:form>", color_views.SystemFileView.as_view()),
     path(f"{_BRAND}/draft", views.DraftView.as_view()),
+    path(f"{_BRAND}/style", views.StyleView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/preview", views.PreviewView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/overlay", color_views.OverlayView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),

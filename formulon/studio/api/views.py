@@ -268,6 +268,15 @@ class DraftView(View):
         return answer(answers.draft(brand, shapes.DraftRequest.model_validate(request.data).choices))
 
 
+class StyleView(View):
+    """The tokens alone, ahead of everything that a draft tells."""
+
+    @extend_schema(request=shapes.DraftRequest, responses={200: shapes.Styles, 422: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id)
+        return answer(answers.styles(brand, shapes.DraftRequest.model_validate(request.data).choices))
+
+
 class PreviewView(View):
     @extend_schema(
         parameters=[

@@ -123,7 +123,7 @@ def blob_of(brand: Brand) -> Callable[[str], bytes]:
 def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict[str, Any]) -> str:
     """Changes whenever the HTML of a page's preview does; a restyle alone changes only tokens and leaves it."""
     menu = [(one.id, one.name, one.menu) for one in site.pages]
-    marks = [sorted(summary[name].items()) for name in ("marks", "dark_marks")]
+    marks = [summary[name].get(ground) for name in ("marks", "dark_marks") for ground in ("navigation", "footer")]
     grounds = [section.ground for section in page.sections]
     parts = [revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu]
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]

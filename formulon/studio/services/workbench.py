@@ -14,8 +14,8 @@ from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.catalogue import card_ground
 from formulon.core.site.model import Site
+from formulon.core.site.render import preview_tokens
 from formulon.core.system.choices import GROUNDS
-from formulon.core.system.css import properties_css
 from formulon.core.system.duplicates import near_duplicates
 from formulon.core.system.model import System
 from formulon.core.system.proportions import proportions
@@ -34,8 +34,8 @@ def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
     )
     return {
         **system.to_json(),
-        "css": properties_css(system, system.schemes[0]),
-        "css_dark": properties_css(system, "dark") if system.dark else "",
+        "css": preview_tokens(system, system.schemes[0]),
+        "css_dark": preview_tokens(system, "dark") if system.dark else "",
         "steps": [asdict(step) for step in system.steps.values()],
         "marks": {ground: chosen.mark for ground, chosen in system.marks.items()},
         "dark_marks": {ground: chosen.mark for ground, chosen in system.dark_marks.items()},

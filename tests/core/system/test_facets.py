@@ -5,6 +5,7 @@ import re
 import pytest
 import tinycss2
 
+from formulon.core.site.render import used_names
 from formulon.core.system.choices import Choices, Scale
 from formulon.core.system.css import properties_css, tokens_css
 from formulon.core.system.fluid import fluid
@@ -44,7 +45,7 @@ def test_choices_reach_the_tokens(quillmoor: Identity) -> None:
 
 def test_css_parses_and_holds_every_token(quillmoor: Identity) -> None:
     system = resolve(quillmoor)
-    for text in (properties_css(system), tokens_css(system)):
+    for text in (properties_css(system), tokens_css(system, used_names())):
         rules = tinycss2.parse_stylesheet(text, skip_whitespace=True, skip_comments=True)
         assert all(rule.type == "qualified-rule" for rule in rules)
     names = set(re.findall(r"^  (--[\w-]+):", properties_css(system), re.MULTILINE))
@@ -54,5 +55,5 @@ def test_css_parses_and_holds_every_token(quillmoor: Identity) -> None:
 def test_names_cannot_break_out_of_css() -> None:
     hostile = "</style><script>x</script>}*{color:red"
     identity = Identity.model_validate({"name": hostile, "colors": [{"name": hostile, "value": "#123456"}]})
-    css = tokens_css(resolve(identity))
+    css = tokens_css(resolve(identity), used_names())
     assert "script>" not in css and "color:red" not in css

@@ -382,6 +382,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/style": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The tokens alone, ahead of everything that a draft tells. */
+        post: operations["brands_style_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/system/{form}": {
         parameters: {
             query?: never;
@@ -2111,6 +2128,18 @@ export interface components {
             tracking: number;
         };
         /**
+         * Styles
+         * @description The tokens of choices as CSS, in each scheme; `css_dark` is empty where there is one scheme.
+         */
+        Styles: {
+            /** Schemes */
+            schemes: components["schemas"]["SchemeEnum"][];
+            /** Css */
+            css: string;
+            /** Css Dark */
+            css_dark: string;
+        };
+        /**
          * Thresholds
          * @description Contrast ratios of one's own, from those of AA upwards: of text, of large text (from 24 px, or 18.66 px and bold), and
          *     of boundaries and focus. The last two stay below 4.58:1, which black or white reaches on any ground.
@@ -3016,6 +3045,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sources"];
+                };
+            };
+        };
+    };
+    brands_style_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Styles"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { usePreview, useReach } from '../api/queries';
 import { stampOf, useBench } from '../shell/bench';
 import { paintedAreas } from './areas';
-import { lightUses, restyle, studioStyle, swapBody, WIDTH_NAMES } from './frames';
+import { enlist, lightUses, restyle, studioStyle, swapBody, WIDTH_NAMES } from './frames';
 
 export type PageFrameProps = {
   pageId: string;
@@ -31,6 +31,7 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
   const [height, setHeight] = useState(0);
   const scale = shown / width;
   const html = preview.data?.html;
+  const newest = useRef(css);
   if (html && first === null) setFirst(html);
 
   const drawn = useRef<string | null>(null);
@@ -45,10 +46,16 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
     }
   }, [loaded, html, onDocument]);
   useEffect(() => {
+    if (loaded && frame.current) return enlist(frame.current);
+  }, [loaded]);
+  // A fresh frame gets the tokens that are shown; after that the workbench restyles all frames together.
+  useEffect(() => {
+    newest.current = css;
+  }, [css]);
+  useEffect(() => {
     const document = frame.current?.contentDocument;
-    if (!loaded || !document) return;
-    restyle(document, css);
-  }, [loaded, css, html]);
+    if (loaded && document) restyle(document, newest.current);
+  }, [loaded, html]);
   useEffect(() => {
     const document = frame.current?.contentDocument;
     if (loaded && document) studioStyle(document, scale);

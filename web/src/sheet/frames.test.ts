@@ -13,6 +13,26 @@ describe('restyle', () => {
     expect(document.getElementById('tokens')?.textContent).toBe(':root{--a:2}');
     expect(document.body.innerHTML).toBe('<p>x</p>');
   });
+  it('sets what differs where the rules are the same, and takes out what is gone', () => {
+    const frame = window.document.createElement('iframe');
+    window.document.body.append(frame);
+    const document = frame.contentDocument as Document;
+    document.write(
+      '<html><head><style id="tokens">:root {\n  --a: 1px;\n  --b: #fff;\n}\n[data-ground="deep"] {\n  --x: 1;\n}\n</style></head><body></body></html>',
+    );
+    const style = () => (document.getElementById('tokens') as HTMLStyleElement).sheet?.cssRules[0] as CSSStyleRule;
+    const rule = style();
+    restyle(document, ':root {\n  --a: 2px;\n  --c: rgb(1, 2, 3);\n}\n[data-ground="deep"] {\n  --x: 2;\n}\n');
+    const deep = (document.getElementById('tokens') as HTMLStyleElement).sheet?.cssRules[1] as CSSStyleRule;
+    expect(deep.style.getPropertyValue('--x').trim()).toBe('2');
+    expect(style()).toBe(rule); // the same rule, not one that was read anew
+    expect(rule.style.getPropertyValue('--a').trim()).toBe('2px');
+    expect(rule.style.getPropertyValue('--c').trim()).toBe('rgb(1, 2, 3)');
+    expect(rule.style.getPropertyValue('--b')).toBe('');
+    restyle(document, ':root {\n  --a: 1px;\n}\n'); // other rules: all of it is read anew
+    expect(style()).not.toBe(rule);
+    expect(style().style.getPropertyValue('--a').trim()).toBe('1px');
+  });
 });
 
 describe('swapBody', () => {

@@ -3,10 +3,89 @@
 export const WIDTH_NAMES: Record<number, string> = { 360: 'phone', 768: 'tablet', 1280: 'desktop', 1920: 'wide' };
 export const WIDTHS = [360, 768, 1280, 1920] as const;
 
-/** Puts other tokens into a frame: the whole restyle. */
+/** The frames, and which of them are in sight: those are restyled at once, the others when nothing else is to be done. */
+const live = new Set<Document>();
+const inSight = new Set<Document>();
+const drawn = new WeakMap<HTMLStyleElement, string>();
+const AFTER = 150; // ms without a restyle
+let wanted = '';
+let later: ReturnType<typeof setTimeout> | undefined;
+
+/** Keeps a frame among those that are restyled together, until the answer is called. */
+export function enlist(frame: HTMLIFrameElement): () => void {
+  const document = frame.contentDocument;
+  if (!document) return () => undefined;
+  live.add(document);
+  inSight.add(document); // until it is known
+  const observer = new IntersectionObserver(([entry]) => {
+    if (!entry?.isIntersecting) inSight.delete(document);
+    else {
+      inSight.add(document);
+      if (wanted) restyle(document, wanted);
+    }
+  });
+  observer.observe(frame);
+  return () => {
+    observer.disconnect();
+    live.delete(document);
+    inSight.delete(document);
+  };
+}
+
+/** Puts other tokens into every frame, before anything else of the studio is drawn anew. */
+export function restyleAll(css: string): void {
+  wanted = css;
+  inSight.forEach((document) => restyle(document, css));
+  clearTimeout(later);
+  later = setTimeout(() => live.forEach((document) => restyle(document, wanted)), AFTER);
+}
+
+/** Puts other tokens into a frame: the whole restyle. Where the sheet has the same rules as before only the properties that
+ *  differ are set, which is many times faster than reading all of it again, and leaves other grounds alone. */
 export function restyle(document: Document, css: string): void {
-  const style = document.getElementById('tokens');
-  if (style && style.textContent !== css) style.textContent = css;
+  const style = document.getElementById('tokens') as HTMLStyleElement | null;
+  if (!style) return;
+  const before = drawn.get(style) ?? style.textContent ?? '';
+  if (before === css) return;
+  const [was, now] = [rulesOf(before), rulesOf(css)];
+  const rules = Array.from(style.sheet?.cssRules ?? []) as CSSStyleRule[];
+  const same = now.length > 0 && now.length === was.length && now.length === rules.length;
+  if (same && now.every((rule, index) => rule.selector === was[index]?.selector))
+    now.forEach((rule, index) => change(rules[index]?.style, was[index]?.values, rule.values));
+  else style.textContent = css;
+  drawn.set(style, css);
+}
+
+type Values = Map<string, string>;
+
+function change(style: CSSStyleDeclaration | undefined, was: Values | undefined, now: Values): void {
+  if (!style || !was) return;
+  now.forEach((value, name) => {
+    if (was.get(name) !== value) style.setProperty(name, value);
+  });
+  was.forEach((_, name) => {
+    if (!now.has(name)) style.removeProperty(name);
+  });
+}
+
+const read = new Map<string, { selector: string; values: Values }[]>();
+
+/** The rules of a sheet as core writes it, one property on a line; none of any other sheet. */
+function rulesOf(css: string): { selector: string; values: Values }[] {
+  const known = read.get(css);
+  if (known) return known;
+  const found = Array.from(css.matchAll(/^([^{}\n]+) \{\n([^{}]*)\}\n/gm), ([, selector = '', inside = '']) => ({
+    selector,
+    values: new Map(
+      inside.split(';\n').flatMap((line) => {
+        const at = line.indexOf(': ');
+        return at > 0 ? [[line.slice(0, at).trim(), line.slice(at + 2)] as const] : [];
+      }),
+    ),
+  }));
+  if (read.size > 8) read.clear();
+  read.set(css, found);
+  return found;
 }
 
 /** Swaps the body of a frame for that of other HTML, keeping styles and scroll. */

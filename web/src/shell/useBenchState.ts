@@ -1,9 +1,31 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { client, Problem, unwrap, type Change, type Choices, type Resolved, type Workbench } from '../api/client';
 import { revisionOf, type Bench, type Lit, type Look, type StaleChange } from './bench';
 import type { Areas } from '../sheet/areas';
+import { restyleAll } from '../sheet/frames';
 import { merged } from './merged';
+import { patched } from './patched';
+
+type Styles = Pick<Resolved, 'schemes' | 'css' | 'css_dark'>;
+
+/** Once what has been set so far is on the screen, or could be. A window that is not seen paints nothing. */
+function painted(): Promise<void> {
+  return new Promise((resolve) => {
+    const late = setTimeout(resolve, 120);
+    requestAnimationFrame(() => {
+      clearTimeout(late);
+      setTimeout(resolve);
+    });
+  });
+}
+
+/** Once nothing has moved for a moment, at the latest after 0.3 s: what a drag tells follows what it shows. */
+async function calm(moved: () => number): Promise<void> {
+  const begun = performance.now();
+  while (performance.now() - moved() < 60 && performance.now() - begun < 300)
+    await new Promise((resolve) => setTimeout(resolve, 20));
+}
 
 type Notice = { text: string; undo: boolean } | null;
 
@@ -32,24 +54,64 @@ export function useBenchState(brand: Workbench) {
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const wanted = useRef<Choices | null>(null);
   const asking = useRef(false);
+  const styled = useRef<Choices | null>(null);
+  const styling = useRef(false);
+  /** The choices as they will be when every write that was asked for is stored, and how many those are. */
+  const ahead = useRef<{ choices: Choices; writes: number } | null>(null);
   const moves = useRef(0);
+  const moved = useRef(0);
   useEffect(() => {
     latest.current = brand;
   }, [brand]);
   const path = useMemo(() => ({ params: { path: { brand_id: brand.id } } }), [brand.id]);
 
+  // The pages are restyled as soon as there is an answer; everything else is drawn after they were painted.
+  const scheme = useRef<Look['scheme']>(wish.scheme);
+  const restyle = useCallback((system: Styles) => {
+    const second = system.schemes.length > 1 && scheme.current === system.schemes[1];
+    restyleAll(second ? system.css_dark : system.css);
+  }, []);
+
+  /** The tokens of choices ahead of everything else that is told of them: at most one question is out, and the newest
+   *  choices are asked next. What cannot be styled is told by the question that follows. */
+  const styleOf = useCallback(
+    (choices: Choices) => {
+      styled.current = choices;
+      if (styling.current) return;
+      styling.current = true;
+      const ask = async () => {
+        let asked: Choices | null = null;
+        while (styled.current && styled.current !== asked) {
+          asked = styled.current;
+          const answer = await unwrap(
+            client.POST('/api/brands/{brand_id}/style', { ...path, body: { choices: asked } }),
+          ).catch(() => null);
+          if (answer && styled.current) restyle(answer);
+        }
+        styling.current = false;
+      };
+      void ask();
+    },
+    [path, restyle],
+  );
+
   /** Ends what a drag shows. */
   const endDraft = useCallback(() => {
     wanted.current = null;
+    if (!ahead.current) {
+      styled.current = null;
+      restyle(latest.current.system);
+    }
     setDraftChoices(null);
     setDraftSystem(null);
-  }, []);
+  }, [restyle]);
   const accept = useCallback(
     (next: Workbench) => {
       latest.current = next;
+      if (!styled.current) restyle(next.system);
       queries.setQueryData(['brand', next.id], next);
     },
-    [queries],
+    [queries, restyle],
   );
   const report = useCallback((problem: unknown) => {
     if (problem instanceof Problem && problem.status === 401) window.location.assign('/');
@@ -68,18 +130,39 @@ export function useBenchState(brand: Workbench) {
     (label: string, changes: Change[]) => {
       // What is shown of a drag ends with this change, unless the drag goes on meanwhile.
       const move = moves.current;
+      const restyles = changes.every((one) => one.document === 'choices');
+      if (restyles) {
+        // Shown at once, whatever is still on its way to be stored.
+        const now = ahead.current?.choices ?? latest.current.choices.body;
+        ahead.current = {
+          choices: changes.reduce((made, one) => patched(made, one.patch), now),
+          writes: (ahead.current?.writes ?? 0) + 1,
+        };
+        styleOf(ahead.current.choices);
+      }
       return inOrder(async () => {
         setSaving(true);
         setError(null);
         setNotice(null); // its “Undo” would take back this change, not the one that it speaks of
         try {
           const edits = changes.map((one) => ({ ...one, revision: revisionOf(latest.current, one.document) }));
-          accept(await unwrap(client.POST('/api/brands/{brand_id}/changes', { ...path, body: { label, edits } })));
+          const next = await unwrap(client.POST('/api/brands/{brand_id}/changes', { ...path, body: { label, edits } }));
+          if (restyles && ahead.current) {
+            ahead.current.writes -= 1;
+            if (!ahead.current.writes) ahead.current = null;
+          }
+          if (!ahead.current && move === moves.current) {
+            styled.current = null;
+            restyle(next.system);
+            await painted();
+          }
+          accept(next);
           if (move === moves.current) endDraft();
           return true;
         } catch (problem) {
           if (problem instanceof Problem && problem.code === 'stale') setStale({ problem, label, changes });
           else report(problem);
+          ahead.current = null;
           endDraft();
           return false;
         } finally {
@@ -87,7 +170,7 @@ export function useBenchState(brand: Workbench) {
         }
       });
     },
-    [accept, endDraft, inOrder, path, report],
+    [accept, endDraft, inOrder, path, report, restyle, styleOf],
   );
 
   const replay = useCallback(
@@ -107,23 +190,29 @@ export function useBenchState(brand: Workbench) {
   const undo = useCallback(() => replay('undo'), [replay]);
   const redo = useCallback(() => replay('redo'), [replay]);
 
-  /** While a drag goes on, at most one question is out, and the newest choices are asked next. */
+  /** While a drag goes on the pages follow every move; what else is told of it follows when it is calm. At most one
+   *  question is out, and the newest choices are asked next. */
   const draft = useCallback(
     (choices: Choices) => {
       moves.current += 1;
+      moved.current = performance.now();
       wanted.current = choices;
       setDraftChoices(choices);
+      styleOf(choices);
       if (asking.current) return;
       asking.current = true;
       const ask = async () => {
         let asked: Choices | null = null;
         while (wanted.current && wanted.current !== asked) {
+          await calm(() => moved.current);
+          if (!wanted.current) break;
           asked = wanted.current;
           try {
             const answer = await unwrap(
               client.POST('/api/brands/{brand_id}/draft', { ...path, body: { choices: asked } }),
             );
-            if (wanted.current) setDraftSystem(answer);
+            if (!wanted.current) break;
+            void painted().then(() => wanted.current && startTransition(() => setDraftSystem(answer)));
           } catch (problem) {
             report(problem);
             break;
@@ -133,7 +222,7 @@ export function useBenchState(brand: Workbench) {
       };
       void ask();
     },
-    [path, report],
+    [path, report, styleOf],
   );
 
   const stored = brand.system;
@@ -142,6 +231,12 @@ export function useBenchState(brand: Workbench) {
     () => ({ ...wish, scheme: system.schemes.includes(wish.scheme) ? wish.scheme : (system.schemes[0] ?? 'light') }),
     [wish, system.schemes],
   );
+  // What an answer brought; while newer choices are being asked for, their tokens are ahead of it.
+  useEffect(() => {
+    if (scheme.current === look.scheme && styled.current) return;
+    scheme.current = look.scheme;
+    restyle(system);
+  }, [look.scheme, system, restyle]);
   const second = look.scheme !== system.schemes[0];
   const tokens = useMemo(
     () => new Map([...system.tokens, ...(second ? system.dark : [])].map((token) => [token.path, token])),

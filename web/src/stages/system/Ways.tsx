@@ -4,7 +4,7 @@ import type { Choices, Conflict, Operation } from '../../api/client';
 import { shownRatio } from '../../parts/color';
 import { stampOf, useBench } from '../../shell/bench';
 import { effectWords } from '../../sheet/Reached';
-import { patched } from './patched';
+import { patched } from '../../shell/patched';
 
 export type WaysProps = { conflict: Conflict; taken: (label: string) => void };
 

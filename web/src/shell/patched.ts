@@ -1,4 +1,4 @@
-import type { Choices, Operation } from '../../api/client';
+import type { Choices, Operation } from '../api/client';
 
 /** Choices after a patch of plain additions, replacements and removals, for showing them before they are stored. */
 export function patched(choices: Choices, patch: Operation[]): Choices {

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import type { Choices } from '../../api/client';
+import type { Choices } from '../api/client';
 import { patched } from './patched';
 
 const choices = { policy: 'AA', wires: { 'paper/link': 'lamp' }, large_only: [] } as unknown as Choices;
