@@ -15,6 +15,7 @@ Triple = tuple[float, float, float]
 _A, _B = tuple(map(tuple, _RGB_TO_LMS.tolist())), tuple(map(tuple, _LMS_TO_LAB.tolist()))
 _C, _D = tuple(map(tuple, _LAB_TO_LMS.tolist())), tuple(map(tuple, _LMS_TO_RGB.tolist()))
 _STEPS = 14
+_LOW, _HIGH = -1e-6, 1 + 1e-6
 
 
 def _times(matrix: tuple[tuple[float, ...], ...], v: Triple) -> Triple:
@@ -42,20 +43,29 @@ def lab_to_lch(lab: Triple) -> Triple:
 
 def rgb_of(lightness: float, chroma: float, hue: float) -> RGB:
     """Eight-bit sRGB of an OKLCH colour, brought into gamut as in oklab.oklch_to_rgb."""
+    angle = math.radians(hue)
+    return _in_gamut(lightness, chroma, math.cos(angle), math.sin(angle))
+
+
+def _in_gamut(lightness: float, chroma: float, cos: float, sin: float) -> RGB:
+    """Chroma is halved towards the edge of sRGB. The roots of LMS are straight lines in chroma, which are worked out once."""
     lightness = min(1.0, max(0.0, lightness))
-    cos, sin = math.cos(math.radians(hue)), math.sin(math.radians(hue))
-    linear = _linear(lightness, chroma, cos, sin)
-    if not _inside(linear):
-        low, high = 0.0, chroma
-        for _ in range(_STEPS):
-            middle = (low + high) / 2
-            if _inside(_linear(lightness, middle, cos, sin)):
-                low = middle
-            else:
-                high = middle
-        linear = _linear(lightness, low, cos, sin)
-    r, g, b = (_encode(value) for value in linear)
-    return r, g, b
+    (la, lb, lc), (ma, mb, mc), (sa, sb, sc) = _C
+    long, medium, short = la * lightness, ma * lightness, sa * lightness
+    long_by, medium_by, short_by = lb * cos + lc * sin, mb * cos + mc * sin, sb * cos + sc * sin
+    (ra, rb, rc), (ga, gb, gc), (ba, bb, bc) = _D
+    low, high, middle = 0.0, chroma, chroma
+    for step in range(_STEPS + 2):
+        x, y, z = (long + long_by * middle) ** 3, (medium + medium_by * middle) ** 3, (short + short_by * middle) ** 3
+        red, green, blue = ra * x + rb * y + rc * z, ga * x + gb * y + gc * z, ba * x + bb * y + bc * z
+        if _LOW <= red <= _HIGH and _LOW <= green <= _HIGH and _LOW <= blue <= _HIGH:
+            if step == 0:
+                break
+            low = middle
+        elif step <= _STEPS:
+            high = middle
+        middle = (low + high) / 2 if step < _STEPS else low
+    return _encode(red), _encode(green), _encode(blue)
 
 
 def clipped(lightness: float, chroma: float, hue: float) -> RGB:
@@ -68,18 +78,15 @@ def clipped(lightness: float, chroma: float, hue: float) -> RGB:
 @lru_cache(maxsize=16384)
 def mixed(a: RGB, b: RGB, share: float) -> RGB:
     """`share` of b mixed into a, in OKLab, brought into sRGB."""
-    first, second = oklab(a), oklab(b)
-    lightness, x, y = (p * (1 - share) + q * share for p, q in zip(first, second, strict=True))
-    return rgb_of(*lab_to_lch((lightness, x, y)))
+    (l1, a1, b1), (l2, a2, b2), rest = oklab(a), oklab(b), 1 - share
+    x, y = a1 * rest + a2 * share, b1 * rest + b2 * share
+    chroma = math.hypot(x, y)
+    return _in_gamut(l1 * rest + l2 * share, chroma, *((x / chroma, y / chroma) if chroma >= 1e-4 else (1.0, 0.0)))
 
 
 def _linear(lightness: float, chroma: float, cos: float, sin: float) -> Triple:
     long, medium, short = _times(_C, (lightness, chroma * cos, chroma * sin))
     return _times(_D, (long**3, medium**3, short**3))
-
-
-def _inside(linear: Triple) -> bool:
-    return min(linear) >= -1e-6 and max(linear) <= 1 + 1e-6
 
 
 def _encode(value: float) -> int:
