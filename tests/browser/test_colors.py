@@ -247,3 +247,28 @@ def test_axe_finds_no_violation_in_the_views_of_colour(page: Page, demo: str) ->
     page.get_by_role("tab", name="All values").click()
     found += violations(page)
     assert found == []
+
+
+def test_ratios_of_ones_own_are_solved_for_and_a_line_tells_its_reason(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "System")
+    page.get_by_role("group", name="Held to").get_by_role("button", name="own").click()
+    own = page.get_by_role("group", name="Ratios of your own")
+    own.get_by_label("Text").fill("6,5")
+    own.get_by_label("Text").press("Enter")
+    expect(page.locator(".reached summary")).to_contain_text("Text held to 6.5:1")
+    expect(page.locator("footer.strip")).to_contain_text("own")
+    choices = Brand.objects.get().documents.get(name="choices").body
+    assert choices["policy"] == "own" and choices["thresholds"] == {"text": 6.5, "large": 4, "boundary": 3}
+    # What is out of bounds comes to their edge.
+    own.get_by_label("Large").fill("9")
+    own.get_by_label("Large").press("Enter")
+    expect(own.get_by_label("Large")).to_have_value("4.5")
+    assert violations(page) == []
+    # Pointing at a line tells why it is there; pressing it chooses its role.
+    line = page.locator("[data-wire='paper/heading']")
+    line.dispatch_event("pointerover")
+    expect(page.locator(".wire-reason")).to_contain_text("heading on paper")
+    expect(page.locator(".wire-reason")).to_contain_text("6.5:1")
+    line.dispatch_event("click")
+    expect(page.get_by_role("region", name="Reasons")).to_contain_text("Heading on paper")

@@ -1,10 +1,16 @@
 import { useLayoutEffect, useState } from 'react';
 import { useBench } from '../../shell/bench';
 import type { Carry } from './Wiring';
-import { conflictOf, pathOf, roleName, sourceOf, type Role } from './roles';
+import { conflictOf, pathOf, roleName, roleWords, sourceOf, type Role } from './roles';
 import { GROUNDS } from '../../parts/grounds';
 
-export type WiresProps = { board: HTMLDivElement | null; carry: Carry; selected: Role | null };
+export type WiresProps = {
+  board: HTMLDivElement | null;
+  carry: Carry;
+  selected: Role | null;
+  /** A role whose line was pressed. */
+  choose: (role: Role) => void;
+};
 
 type Wire = {
   key: string;
@@ -14,6 +20,8 @@ type Wire = {
   bad: boolean;
   near: boolean;
   middle: { x: number; y: number };
+  role: Role;
+  reason: string;
 };
 
 const INKS = ['heading', 'link', 'primary'];
@@ -23,7 +31,7 @@ function curve(x1: number, y1: number, x2: number, y2: number): string {
 }
 
 /** The lines from exact colours to the roles that they fill. */
-export function Wires({ board, carry, selected }: WiresProps) {
+export function Wires({ board, carry, selected, choose }: WiresProps) {
   const { brand, system, token, look } = useBench();
   const [drawn, setDrawn] = useState<{
     wires: Wire[];
@@ -74,6 +82,8 @@ export function Wires({ board, carry, selected }: WiresProps) {
             bad: conflictOf(system, role, look.scheme) !== undefined,
             near: selected?.ground === ground,
             middle: { x: (from.x + x) / 2, y: (from.y + y) / 2 },
+            role,
+            reason: conflictOf(system, role, look.scheme)?.message ?? token(pathOf(role))?.reason ?? '',
           });
         }
       }
@@ -84,34 +94,55 @@ export function Wires({ board, carry, selected }: WiresProps) {
     observer.observe(element);
     return () => observer.disconnect();
   }, [board, idKey, system, selected, token, look.scheme]);
+  const [pointed, setPointed] = useState<string | null>(null);
+  // The reason stands on the line that is pointed at; that of the chosen role is told below the board.
+  const told = drawn.wires.find((wire) => wire.key === pointed);
   const start = carry && drawn.ends[ids.indexOf(carry.reference)];
   return (
-    <svg className="wires" width={drawn.width} height={drawn.height} aria-hidden="true">
-      {[...drawn.wires]
-        .sort((a, b) => Number(a.lit) - Number(b.lit))
-        .map((wire) => (
-          <g
-            key={wire.key}
-            className={`wire${wire.thick || wire.near ? '' : ' faint'}${wire.lit ? ' lit' : ''}${wire.bad ? ' bad' : ''}`}
-          >
-            <path d={wire.d} strokeWidth={wire.thick ? 3 : 1.6} />
-            {wire.bad && (
-              <path
-                className="wire-cross"
-                d={`M${wire.middle.x - 5} ${wire.middle.y - 5}l10 10m0-10-10 10`}
-                strokeWidth={2.4}
-              />
-            )}
+    <>
+      <svg className="wires" width={drawn.width} height={drawn.height} aria-hidden="true">
+        {[...drawn.wires]
+          .sort((a, b) => Number(a.lit) - Number(b.lit))
+          .map((wire) => (
+            <g
+              key={wire.key}
+              className={`wire${wire.thick || wire.near ? '' : ' faint'}${wire.lit || wire.key === pointed ? ' lit' : ''}${wire.bad ? ' bad' : ''}`}
+            >
+              {!carry && (
+                <path
+                  className="wire-reach"
+                  data-wire={wire.key}
+                  d={wire.d}
+                  strokeWidth={11}
+                  onPointerEnter={() => setPointed(wire.key)}
+                  onPointerLeave={() => setPointed((now) => (now === wire.key ? null : now))}
+                  onClick={() => choose(wire.role)}
+                />
+              )}
+              <path d={wire.d} strokeWidth={wire.thick ? 3 : 1.6} />
+              {wire.bad && (
+                <path
+                  className="wire-cross"
+                  d={`M${wire.middle.x - 5} ${wire.middle.y - 5}l10 10m0-10-10 10`}
+                  strokeWidth={2.4}
+                />
+              )}
+            </g>
+          ))}
+        {start && carry?.point && (
+          <g className="wire lit">
+            <path d={curve(start.x, start.y, carry.point.x, carry.point.y)} strokeWidth={3} />
           </g>
+        )}
+        {drawn.ends.map((end, index) => (
+          <circle key={index} cx={end.x} cy={end.y} r={4} className={start === end ? 'lit' : undefined} />
         ))}
-      {start && carry?.point && (
-        <g className="wire lit">
-          <path d={curve(start.x, start.y, carry.point.x, carry.point.y)} strokeWidth={3} />
-        </g>
+      </svg>
+      {told && !carry && (
+        <div className="wire-reason" style={{ left: told.middle.x, top: told.middle.y }} aria-hidden="true">
+          <b>{roleWords(told.role)}</b> {told.reason}
+        </div>
       )}
-      {drawn.ends.map((end, index) => (
-        <circle key={index} cx={end.x} cy={end.y} r={4} className={start === end ? 'lit' : undefined} />
-      ))}
-    </svg>
+    </>
   );
 }

@@ -167,7 +167,7 @@ export function Wiring() {
             ))}
             <MoreInks selected={selected} press={press} />
           </div>
-          <Wires board={board} carry={carry} selected={selected} />
+          <Wires board={board} carry={carry} selected={selected} choose={select} />
         </div>
       </div>
       <WhyPanel selected={selected} select={select} wire={wire} />
