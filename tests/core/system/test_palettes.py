@@ -12,10 +12,12 @@ from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import oklab, oklch
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import from_hex
+from formulon.core.system import inks
 from formulon.core.system.buttons import VARIANTS
-from formulon.core.system.choices import GROUNDS, WIRED_INKS, Choices
+from formulon.core.system.choices import GROUNDS, WIRED_INKS, Choices, Thresholds
 from formulon.core.system.identity import BrandColor, Identity
 from formulon.core.system.model import System
+from formulon.core.system.policy import policy_of
 from formulon.core.system.resolve import resolve
 
 COUNT = 1008
@@ -76,7 +78,8 @@ def told(system: System) -> set[tuple[str, str, str]]:
     return {(c.scheme, c.ground, c.ink) for c in system.conflicts if c.code in ("contrast-unmet", "forbidden-pair")}
 
 
-def everything_holds(identity: Identity, system: System) -> None:
+def everything_holds(identity: Identity, choices: Choices, system: System) -> None:
+    policy = policy_of(choices)
     for color in identity.colors:
         token = system.tokens[f"brand/{color.id}"]
         parsed = parse_color(color.value)
@@ -86,8 +89,10 @@ def everything_holds(identity: Identity, system: System) -> None:
         assert parsed.rgb in ramp
         assert all(oklab(a)[0] >= oklab(b)[0] - 0.004 for a, b in pairwise(ramp))
     unmet = told(system)
+    needed = {0.0, policy.text, policy.large, policy.boundary, inks.LINK_FROM_TEXT}
     for pair in system.pairs:
         assert pair.ratio == contrast_ratio(from_hex(pair.foreground), from_hex(pair.background))
+        assert pair.required in needed
         assert pair.passes == ((pair.scheme, pair.ground, pair.ink) not in unmet), pair
     assert all(token.reason.endswith(".") for token in system.tokens.values())
 
@@ -97,10 +102,14 @@ def test_a_thousand_palettes(part: int) -> None:
     for number in range(part * 84, part * 84 + 84):
         values = palette(number)
         dice = random.Random(-number - 1)
-        choices = Choices(policy="AAA" if number % 5 == 4 else "AA", scheme=("light", "dark", "both")[number // 84 % 3])
+        own = Thresholds(
+            text=round(dice.uniform(4.5, 9), 2), large=round(dice.uniform(3, 4.5), 2), boundary=round(dice.uniform(3, 4.5), 2)
+        )
+        policy, scheme = ("AA", "AA", "AA", "own", "AAA")[number % 5], ("light", "dark", "both")[number // 84 % 3]
+        choices = Choices.model_validate({"policy": policy, "scheme": scheme, "thresholds": own})
         identity = identity_of(values)
         system = resolve(identity, choices)
-        everything_holds(identity, system)
+        everything_holds(identity, choices, system)
         if choices.policy == "AA":
             assert not told(system), number  # black or white reaches 4.58:1 everywhere
         if number % 9 == 0:
@@ -123,7 +132,7 @@ def wired(choices: Choices, identity: Identity, dice: random.Random) -> Choices:
 
 def every_way_out_does_what_it_says(identity: Identity, choices: Choices) -> None:
     system = resolve(identity, choices)
-    everything_holds(identity, system)
+    everything_holds(identity, choices, system)
     for path, value in choices.pins.items():
         token = system.tokens[path.removeprefix("dark:")]
         assert (token.css, token.origin) == (value.lower(), "pinned")

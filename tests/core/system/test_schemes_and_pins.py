@@ -74,7 +74,7 @@ def test_both_schemes_are_checked_and_written(quillmoor: Identity, site: Site) -
     )
     assert "marks/quillmoor-full-reversed.svg" in files
     page = render_page(dark_site, solved, dark_site.pages[0], Preview("/fonts/", scheme="dark"))
-    assert "--ground-paper-background: #1b2147;" in page and "prefers-color-scheme" not in page
+    assert '[data-ground="paper"] {\n  --background: #1b2147;' in page and "prefers-color-scheme" not in page
 
 
 def test_a_pin_is_kept_checked_and_released(quillmoor: Identity) -> None:
