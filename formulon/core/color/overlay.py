@@ -56,16 +56,19 @@ def least(
         return Overlay(overlay, start, 0.0, 21.0, -1)
     pixels = np.asfortranarray(pixels)  # each channel in one piece, which the tables are read by
     budget = int(allowed * len(pixels))
-    hard = np.zeros(0, dtype=np.int64)  # pixels that failed last: while too many of them fail, no other need be looked at
+    # The worst pixels of the last look at all: while too many of them fail, no other need be looked at.
+    hard = np.zeros(0, dtype=np.int64)
     for opacity in OPACITIES[round(start * 100) :]:
         if len(hard) > budget:
-            still = _low(pixels[hard], ink, overlay, required, opacity, None if profile is None else profile[hard])
+            still = _ratios(pixels[hard], ink, overlay, opacity, None if profile is None else profile[hard]) < required
             if np.count_nonzero(still) > budget:
                 continue
-        low = _low(pixels, ink, overlay, required, opacity, profile)
-        if np.count_nonzero(low) <= budget:
+        ratios = _ratios(pixels, ink, overlay, opacity, profile)
+        low = int(np.count_nonzero(ratios < required))
+        if low <= budget:
             return measured(pixels, ink, overlay, float(opacity), required, profile)
-        hard = np.flatnonzero(low)
+        most = min(low, 4 * budget + 400)
+        hard = np.argpartition(ratios, most - 1)[:most]
     return None
 
 
@@ -73,9 +76,7 @@ def measured(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, required: f
     """What an overlay of an opacity makes of the pixels, whether it passes or not."""
     if not len(pixels):
         return Overlay(overlay, opacity, 0.0, 21.0, -1)
-    luminance = _luminance(pixels, overlay, opacity, profile)
-    own = relative_luminance(ink) + 0.05
-    ratios = np.maximum(luminance + 0.05, own) / np.minimum(luminance + 0.05, own)
+    ratios = _ratios(pixels, ink, overlay, opacity, profile)
     spot = int(np.argmin(ratios))
     allowed = int(SHARE * len(ratios))
     deciding = float(np.partition(ratios, allowed)[allowed])
@@ -97,11 +98,11 @@ def best(
     return found
 
 
-def _low(pixels: Pixels, ink: RGB, overlay: RGB, required: float, opacity: float, profile: Floats | None) -> NDArray[np.bool_]:
-    """Which pixels lie below the ratio: those whose luminance is between the two at which it is met."""
+def _ratios(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, profile: Floats | None) -> Floats:
+    """Contrast ratios, shape (n,), of an ink on pixels under an overlay."""
     own = relative_luminance(ink) + 0.05
     lifted = _luminance(pixels, overlay, opacity, profile) + 0.05
-    return np.asarray(np.maximum(lifted, own) < required * np.minimum(lifted, own))
+    return np.asarray(np.maximum(lifted, own) / np.minimum(lifted, own))
 
 
 def _luminance(pixels: Pixels, overlay: RGB, opacity: float, profile: Floats | None) -> Floats:
