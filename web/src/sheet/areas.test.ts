@@ -44,3 +44,14 @@ test('photographs are pictures without a token, pages add up, and ink is taken f
   const both = withInks(together([one, one]), { 'ground/deep/heading': 2500 });
   expect(both).toEqual({ picture: 20000, 'ground/deep/background': 177500, 'ground/deep/heading': 2500 });
 });
+
+test('where texts stand on a picture the overlay is painted in the colour of the ground', () => {
+  const cover = (shape: string) =>
+    paintedAreas(
+      page(`<section data-section="a" data-ground="deep" data-box="0 0 1000 100">
+        <div class="picture" data-overlay="0.60" data-shape="${shape}" data-box="0 0 1000 100"></div></section>`),
+      {},
+    );
+  expect(cover('even')).toEqual({ picture: 40000, 'ground/deep/background': 60000 });
+  expect(cover('foot')).toEqual({ picture: 70000, 'ground/deep/background': 30000 });
+});

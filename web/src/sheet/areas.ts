@@ -20,7 +20,7 @@ export function paintedAreas(document: Document, drawn: Record<string, Record<st
     for (const inner of Array.from(ground.querySelectorAll('[data-ground],.picture,.button--primary'))) {
       if (!own(inner)) continue;
       const part = clipped(boxOf(inner), box);
-      left -= area(part);
+      left -= area(part) * (1 - overlaid(inner));
       // Where a card lies on a picture the place is counted once.
       if (inner.matches('.picture')) for (const card of cards) left += area(clipped(part, card));
     }
@@ -36,11 +36,18 @@ export function paintedAreas(document: Document, drawn: Record<string, Record<st
     let size = area(section ? clipped(boxOf(picture), boxOf(section)) : boxOf(picture));
     for (const card of Array.from(section?.querySelectorAll('[data-ground]') ?? []))
       size -= area(clipped(boxOf(picture), boxOf(card)));
+    size *= 1 - overlaid(picture);
     const shares = drawn[picture.getAttribute('data-source') ?? ''];
     if (!shares) add('picture', size);
     for (const [number, share] of Object.entries(shares ?? {})) add(`picture/${number}`, size * share);
   }
   return areas;
+}
+
+/** How much of a picture the ground covers, 0–1, where texts stand on it: the mean of the overlay. */
+function overlaid(picture: Element): number {
+  const opacity = Number(picture.getAttribute('data-overlay') ?? 0);
+  return picture.getAttribute('data-shape') === 'even' ? opacity : opacity / 2;
 }
 
 /** Areas of several pages in one. */

@@ -41,14 +41,17 @@ export function Wiring() {
     },
     [light],
   );
-  // The reasons below take room: the chosen ground is kept in sight whenever they change.
+  // The reasons below take room, more of it when their ways out are told: the chosen ground is kept in sight.
   const chosen = selected?.ground;
   useEffect(() => {
-    if (!chosen) return;
-    const card = () => board?.querySelector(`[data-ground-card="${chosen}"]`);
-    const timer = setTimeout(() => card()?.scrollIntoView({ block: 'nearest' }), 120);
-    return () => clearTimeout(timer);
-  }, [chosen, board, brand.choices.revision]);
+    const scroller = board?.parentElement;
+    if (!chosen || !scroller) return;
+    const observer = new ResizeObserver(() =>
+      board.querySelector(`[data-ground-card="${chosen}"]`)?.scrollIntoView({ block: 'nearest' }),
+    );
+    observer.observe(scroller);
+    return () => observer.disconnect();
+  }, [chosen, board]);
   const press = useCallback(
     (role: Role) => {
       if (carry) {
