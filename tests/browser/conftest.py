@@ -7,7 +7,7 @@ from pathlib import Path
 
 import pytest
 from django.contrib.auth.models import User
-from playwright.sync_api import Browser, Page, expect, sync_playwright
+from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
 
 from formulon.studio.management.commands.load_demo import load_folder
 from formulon.studio.models import Membership, Workspace
@@ -92,6 +92,23 @@ def sign_in(page: Page, studio: str, name: str = "anna") -> None:
     page.get_by_label("Password").fill(PASSWORD)
     page.get_by_role("button", name="Sign in").click()
     expect(page.get_by_role("heading", name="Brands")).to_be_visible()
+
+
+def open_demo(page: Page) -> None:
+    page.goto(page.url)
+    page.get_by_role("link", name="Quillmoor Observatory").click()
+    expect(page.get_by_label("Name", exact=True)).to_have_value("Quillmoor Observatory")
+
+
+def drag(page: Page, source: Locator, target: Locator) -> None:
+    """Leads something by mouse from near its left upper corner to another thing."""
+    first, last = source.bounding_box(), target.bounding_box()
+    assert first and last
+    page.mouse.move(first["x"] + 60, first["y"] + 20)
+    page.mouse.down()
+    page.mouse.move(first["x"] + 200, first["y"] + 60, steps=4)
+    page.mouse.move(last["x"] + 20, last["y"] + 8, steps=6)
+    page.mouse.up()
 
 
 def stage(page: Page, name: str) -> None:

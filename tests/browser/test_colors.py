@@ -13,8 +13,7 @@ from playwright.sync_api import Locator, Page, expect
 
 from formulon.core.color.vision import seen_color
 from formulon.studio.models import Brand, Entry
-from tests.browser.conftest import stage, violations
-from tests.browser.test_studio import open_demo
+from tests.browser.conftest import drag, open_demo, stage, violations
 
 FRAME = "iframe[title='Home, desktop 1280']"
 
@@ -22,16 +21,6 @@ FRAME = "iframe[title='Home, desktop 1280']"
 def call_heading(page: Page) -> Locator:
     """A heading on the accent ground, as a page draws it."""
     return page.frame_locator(FRAME).locator("section.call-to-action h2")
-
-
-def drag(page: Page, source: Locator, target: Locator) -> None:
-    first, last = source.bounding_box(), target.bounding_box()
-    assert first and last
-    page.mouse.move(first["x"] + 60, first["y"] + 20)
-    page.mouse.down()
-    page.mouse.move(first["x"] + 200, first["y"] + 60, steps=4)
-    page.mouse.move(last["x"] + 20, last["y"] + 8, steps=6)
-    page.mouse.up()
 
 
 def test_a_wire_into_a_conflict_and_out_of_it_with_its_reach_and_all_undone(page: Page, demo: str) -> None:

@@ -6,8 +6,7 @@ import re
 from playwright.sync_api import Page, expect
 
 from formulon.studio.models import Brand, Entry
-from tests.browser.conftest import stage, violations
-from tests.browser.test_studio import open_demo
+from tests.browser.conftest import open_demo, stage, violations
 
 FRAME = "iframe[title^='Home, desktop']"
 

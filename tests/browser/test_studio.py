@@ -7,7 +7,7 @@ from django.contrib.auth.models import User
 from playwright.sync_api import Browser, Page, expect
 
 from formulon.studio.models import Brand, Entry, Membership, Workspace
-from tests.browser.conftest import PASSWORD, open_page, sign_in, stage, violations
+from tests.browser.conftest import PASSWORD, drag, open_demo, open_page, sign_in, stage, violations
 
 # What stands on the screen of each stage once it is whole.
 STAGES = {
@@ -17,12 +17,6 @@ STAGES = {
     "Preflight": "main.stage-preflight h2",
     "Release": "main.stage-release #release-title",
 }
-
-
-def open_demo(page: Page) -> None:
-    page.goto(page.url)
-    page.get_by_role("link", name="Quillmoor Observatory").click()
-    expect(page.get_by_label("Name", exact=True)).to_have_value("Quillmoor Observatory")
 
 
 def background(page: Page, title: str, selector: str) -> str:
@@ -35,14 +29,8 @@ def test_a_wire_by_mouse_restyles_every_page_and_is_undone(page: Page, demo: str
     stage(page, "System")
     sections = page.frame_locator("iframe[title='Contact, phone 360']").locator("section.hero")
     expect(sections).to_have_css("background-color", "rgb(142, 90, 155)")  # accent: Heather
-    source = page.get_by_role("button", name="Night #1B2147").bounding_box()
-    target = page.get_by_role("button", name=re.compile("^Accent ground")).bounding_box()
-    assert source and target
-    page.mouse.move(source["x"] + 60, source["y"] + 20)
-    page.mouse.down()
-    page.mouse.move(source["x"] + 200, source["y"] + 60, steps=4)
-    page.mouse.move(target["x"] + 30, target["y"] + 30, steps=4)
-    page.mouse.up()
+    ground = page.get_by_role("button", name=re.compile("^Accent ground"))
+    drag(page, page.get_by_role("button", name="Night #1B2147"), ground)
     # All pages at all shown widths, at once.
     expect(sections).to_have_css("background-color", "rgb(27, 33, 71)")
     assert background(page, "Contact, desktop 1280", "section.hero") == "rgb(27, 33, 71)"
