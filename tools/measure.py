@@ -50,7 +50,7 @@ from formulon.core.site.behind import TextBlock, behind, cropped  # noqa: E402
 from formulon.core.site.model import Frame, Site  # noqa: E402
 from formulon.core.site.planner import plan  # noqa: E402
 from formulon.core.site.render import render, render_page  # noqa: E402
-from formulon.core.system.choices import GROUNDS  # noqa: E402
+from formulon.core.system.choices import GROUNDS, Choices  # noqa: E402
 from formulon.core.system.identity import BrandColor, Identity  # noqa: E402
 from formulon.core.system.resolve import resolve  # noqa: E402
 from formulon.studio.models import Brand, Document  # noqa: E402
@@ -86,6 +86,21 @@ def solver() -> Row:
         "10 ms",
         median <= 10,
     )
+
+
+def wiring() -> Row:
+    """What a drag of a wire costs: the same brand, another step led to one ground."""
+    colors = [BrandColor(name=f"C{i}", value=value) for i, value in enumerate(
+        ("#1B2147", "#F2A93B", "#8E5A9B", "#F6F1E7", "#3C7A5C", "#C4452F"))]  # fmt: skip
+    identity = Identity(name="Bench", colors=colors)
+    resolve(identity)
+    times = []
+    for index in range(54):
+        wires = {"accent": f"c{index % 6}/{100 * (index // 6 + 1)}"}
+        times.append(timed(lambda wires=wires: resolve(identity, Choices(wires=wires))) * 1000)
+    median = statistics.median(times)
+    said = f"{median:.1f} ms median, {percentile(times, 0.95):.1f} ms p95"
+    return "resolve(), one colour led elsewhere", said, "10 ms", median <= 10
 
 
 INKS = ("heading", "body", "quiet", "link", "boundary", "focus", "selection", "primary/fill/rest", "primary/label/rest",
@@ -358,7 +373,10 @@ def main() -> None:
     os.environ["FORMULON_DEMO_PASSWORD"] = PASSWORD
     call_command("migrate", verbosity=0)
     call_command("load_demo")
-    parts = {"reading": lambda: [reading()], "color": lambda: [solver(), kinds(), overlaying(), reaching(large_site())]}
+    parts = {
+        "reading": lambda: [reading()],
+        "color": lambda: [solver(), wiring(), kinds(), overlaying(), reaching(large_site())],
+    }
     rows = parts.get(" ".join(sys.argv[1:]), every_row)()
     width = max(len(row[0]) for row in rows)
     print(f"{'What':<{width}}  {'Measured':<34}  {'Budget':<10}")
@@ -367,7 +385,7 @@ def main() -> None:
 
 
 def every_row() -> list[Row]:
-    rows = [solver(), kinds(), overlaying()]
+    rows = [solver(), wiring(), kinds(), overlaying()]
     site = large_site()
     rows.append(reaching(site))
     with sync_playwright() as playwright:

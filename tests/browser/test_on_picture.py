@@ -39,7 +39,8 @@ def test_an_overlay_from_too_little_to_the_least_that_passes(page: Page, demo: s
     expect(phone).to_contain_text("2.35:1")
     expect(phone).to_contain_text("words, needs 4.5")
     expect(page.get_by_role("navigation", name="Stages")).to_contain_text("2 stop the release")
-    assert [entry.label for entry in Entry.objects.order_by("pk")][1:] == ["Overlay at 16 %"]
+    assert Entry.objects.order_by("pk").last().label == "Overlay at 16 %"  # type: ignore[union-attr]
+    assert Entry.objects.count() < 10  # not one for each of 59 keys
     # The least that passes is one click, for each shape; where none does, it says so.
     expect(panel.get_by_role("button", name="none passes, from the left")).to_be_disabled()
     panel.get_by_role("button", name="least 49 %, even").click()
@@ -59,10 +60,11 @@ def test_an_overlay_from_too_little_to_the_least_that_passes(page: Page, demo: s
     expect(page.frame_locator(FRAME).locator(".hero .picture")).to_have_attribute("data-focus", "0.40 0.50")
     stored = Brand.objects.get().documents.get(name="page:home").body["sections"][0]["content"]["picture"]
     assert stored["focus"] == {"x": 0.4, "y": 0.5} and stored["overlay"] == {"opacity": 0.49, "shape": "even"}
-    # All of it back.
+    # All of it back, however many entries a slow machine made of the keys.
     page.get_by_role("button", name=re.compile("^Hero")).focus()
-    for _ in range(4):
+    for _ in range(Entry.objects.count()):
         page.keyboard.press("Control+z")
+    expect(page.get_by_role("button", name="Undo", exact=True)).to_be_disabled()
     expect(panel).to_have_count(0)
     expect(page.get_by_role("navigation", name="Stages")).to_contain_text("nothing stops it")
     assert "cover" not in Brand.objects.get().documents.get(name="page:home").body["sections"][0]["layout"]

@@ -14,6 +14,8 @@ PATHS = [
     ("post", "/redo"),
     ("post", "/plan"),
     ("post", "/draft"),
+    ("post", "/style"),
+    ("post", "/pages/home/sections/hero/overlay"),
     ("get", "/pages/home/preview"),
     ("get", "/preflight"),
     ("post", "/marks"),
@@ -43,7 +45,7 @@ def test_the_list_of_paths_is_whole() -> None:
 
 
 def _pattern(path: str) -> str:
-    parts = {"/home/": "/<slug:page_id>/", "/1/": "/<int:number>/", "/7": "/<int:file_id>"}
+    parts = {"/home/": "/<slug:page_id>/", "/hero/": "/<slug:section_id>/", "/1/": "/<int:number>/", "/7": "/<int:file_id>"}
     parts |= {"/identity/json": "/identity/<slug:form>", "/system/tokens": "/system/<slug:form>", "moon-480.webp": "<str:name>"}
     for example, pattern in parts.items():
         path = path.replace(example, pattern)

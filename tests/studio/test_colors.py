@@ -63,7 +63,8 @@ def test_with_both_schemes_previews_come_in_each(brand: Brand, anna: Api) -> Non
     pages = {
         scheme: anna.get(f"brands/{brand.pk}/pages/home/preview?scheme={scheme}").json()["html"] for scheme in ("light", "dark")
     }
-    assert "--ground-paper-background: #f6f1e7" in pages["light"] and "--ground-paper-background: #1b2147" in pages["dark"]
+    paper = '[data-ground="paper"] {{\n  --background: {};'.format
+    assert paper("#f6f1e7") in pages["light"] and paper("#1b2147") in pages["dark"]
 
 
 @pytest.mark.parametrize("form", ["tokens", "css", "scss", "gpl", "ase", "json"])
@@ -153,3 +154,15 @@ def test_a_stop_on_a_picture_holds_the_release_back(brand: Brand, anna: Api) -> 
     assert '.picture[data-overlay="0.49"]{--overlay:0.49}' in css
     page = bytes(Blob.objects.get(pk=release.files["index.html"]).data).decode()
     assert 'data-overlay="0.49" data-shape="even"' in page and "style=" not in page
+
+
+def test_the_style_of_choices_is_theirs_and_stores_nothing(brand: Brand, anna: Api) -> None:
+    choices = anna.get(f"brands/{brand.pk}").json()["choices"]["body"]
+    styles = anna.post(f"brands/{brand.pk}/style", {"choices": choices | {"radius": 23, "scheme": "both"}}).json()
+    assert styles["schemes"] == ["light", "dark"]
+    assert "--shape-radius: 23px;" in styles["css"] and "--shape-radius: 23px;" in styles["css_dark"]
+    draft = anna.post(f"brands/{brand.pk}/draft", {"choices": choices | {"radius": 23, "scheme": "both"}}).json()
+    assert (draft["css"], draft["css_dark"]) == (styles["css"], styles["css_dark"])
+    assert anna.get(f"brands/{brand.pk}").json()["choices"]["body"] == choices
+    refused = anna.post(f"brands/{brand.pk}/style", {"choices": choices | {"radius": 99}})
+    assert refused.status_code == 422 and refused["Content-Type"] == "application/problem+json"

@@ -87,6 +87,7 @@ export function useBenchState(brand: Workbench) {
             client.POST('/api/brands/{brand_id}/style', { ...path, body: { choices: asked } }),
           ).catch(() => null);
           if (answer && styled.current) restyle(answer);
+          else if (styled.current === asked) styled.current = null; // what the draft brings is shown instead
         }
         styling.current = false;
       };
