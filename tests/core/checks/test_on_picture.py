@@ -14,6 +14,7 @@ from PIL import Image
 from formulon.core.checks.facts import TextRun, TextsOnPicture
 from formulon.core.checks.on_picture import SPOT, by_width, least, measure, picture_of_worst
 from formulon.core.checks.predict import predict
+from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import check, check_site
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
@@ -176,6 +177,17 @@ def test_it_is_held_to_the_policy(quillmoor: Identity, policy: str, heading: flo
     site = covered(quillmoor, digest(53), 0.5, choices=Choices.model_validate({"policy": policy}))
     needed = {one.slot: one.required for one in by_width(fact_of(site, lambda _: grey(128))) if one.width == 1280}
     assert needed == {"heading": heading, "text": text}
+    found = [one for one in check_site(site, open_blob=lambda _: grey(128)).findings if one.rule == RULE]
+    assert {one.required for one in found} <= {heading, text}
+    clause = {"AA": "1.4.3", "AAA": "1.4.6", "own": ""}[policy]
+    assert all(rules()[RULE].reference(one.code).clause == clause for one in found)
+
+
+def test_each_policy_stops_it_with_its_own_reference(quillmoor: Identity) -> None:
+    for policy, code in (("AA", "too-low"), ("AAA", "too-low-enhanced"), ("own", "below-own")):
+        site = covered(quillmoor, digest(57), 0.0, choices=Choices.model_validate({"policy": policy}))
+        codes = {one.code for one in check_site(site, open_blob=lambda _: grey(230)).findings if one.rule == RULE}
+        assert codes == {code}
 
 
 def test_drawings_follow_the_system(quillmoor: Identity) -> None:

@@ -4,7 +4,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.facts import TextsOnPicture
 from formulon.core.checks.on_picture import judge, least, measure
-from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Ref, Verdict, rule
 from formulon.core.checks.rules.contrast.text_minimum import other_grounds, ways_out
 from formulon.core.color.contrast import shown
 from formulon.core.color.overlay import SHARE
@@ -13,6 +13,8 @@ from formulon.core.site.changes import Change, pointer
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
 
+_BELOW = "“{text}” on its picture: {share} of what lies behind it is below {needed}:1, at the worst {worst}."
+_CODES = {"AA": "too-low", "AAA": "too-low-enhanced", "own": "below-own"}
 SHAPE_WORDS = {"even": "evenly", "foot": "from the foot", "side": "from the left"}
 
 
@@ -21,7 +23,7 @@ def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: 
     index = next((i for i, one in enumerate(page.sections if page else []) if one.id == fact.place.section), None)
     if page is None or index is None:
         return
-    if verdict.code == "too-low":
+    if verdict.code != "not-read":
         ground = fact.texts[0].run.ground
         for shape in (fact.shape, *(one for one in SHAPES if one != fact.shape)):
             opacity = least(fact, shape)
@@ -44,9 +46,12 @@ def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: 
     options={"share": SHARE},
     rationale="A picture is light in one place and dark in another, and is cropped differently at every width.",
     messages={
-        "too-low": "“{text}” on its picture: {share} of what lies behind it is below {needed}:1, at the worst {worst}.",
+        "too-low": _BELOW,
+        "too-low-enhanced": _BELOW,
+        "below-own": _BELOW,
         "not-read": "“{text}” stands on a photograph that cannot be read here.",
     },
+    refs={"too-low-enhanced": Ref("WCAG 2.2", "1.4.6", "AAA"), "below-own": COMMON_PRACTICE},
     mend=mend,
 )
 def text_on_picture(fact: TextsOnPicture, options: Mapping[str, float]) -> Iterator[Verdict]:
@@ -62,7 +67,7 @@ def text_on_picture(fact: TextsOnPicture, options: Mapping[str, float]) -> Itera
             width = max(failing, key=lambda w: found[w].share)
             made, required = found[width], text.demands[width].required
             values = {"text": words, "share": f"{made.share:.1%}", "worst": shown(made.worst), "needed": f"{required:g}"}
-            yield Verdict("too-low", made.deciding, required, ":1", width, values)
+            yield Verdict(_CODES[text.run.policy.name], made.deciding, required, ":1", width, values)
 
 
 text_on_picture.measure = measure  # type: ignore[attr-defined]
