@@ -1,7 +1,7 @@
 """Where the texts of a section stand on its picture, as the style sheet lays them out: the words at the foot of the box, from
 the left. A browser test holds this against Chromium."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from formulon.core.site.behind import TextBlock
 from formulon.core.site.catalogue import Box
@@ -58,12 +58,7 @@ def stand(system: System, section: Section, viewport: int, language: str = "en")
     inner = sum(heights) + gap * max(0, len(heights) - 1)
     height = max(least_height(viewport), inner + 2 * foot)
     top = height - foot - inner
-    texts = {}
-    for slot, block, index in blocks:
-        at = top + sum(heights[:index]) + gap * index
-        texts[slot] = TextBlock(
-            block.lines, block.left, at, block.family, block.weight, block.size, block.line_height, block.tracking
-        )
+    texts = {slot: replace(block, top=top + sum(heights[:index]) + gap * index) for slot, block, index in blocks}
     return Stand(viewport, round(height), texts)
 
 
