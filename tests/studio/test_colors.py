@@ -115,7 +115,8 @@ def test_nobody_picks_without_signing_in(nobody: Api) -> None:
 
 def test_text_on_a_picture_is_told_and_tried_without_storing(brand: Brand, anna: Api) -> None:
     address = f"brands/{brand.pk}/pages/home/sections/hero/overlay"
-    assert anna.post(address, {}).status_code == 404  # no text of it stands on a picture
+    nothing = anna.post(address, {}).json()  # no text of it stands on a picture
+    assert (nothing["read"], nothing["texts"], nothing["least"]) == (False, [], [])
     anna.change(brand, "page:home", 1, {"op": "replace", "path": "/sections/0/layout", "value": "cover"})
     stored = anna.post(address, {}).json()
     assert stored["read"] and stored["overlay"] == {"opacity": 0.75, "shape": "even"}

@@ -16,12 +16,15 @@ PICTURE_WIDTH = 320  # px of the whole picture that is shown
 
 
 def report(brand: Brand, page_id: str, section_id: str, overlay: Overlay | None, focus: Focus | None) -> dict[str, Any] | None:
-    """What the texts of a section have on its picture; None where no text of it stands on one. Nothing is stored."""
+    """What the texts of a section have on its picture; None where there is no such section, and nothing to tell where no
+    text of it stands on one any more. Nothing is stored."""
     site = sites.load(brand)
     page = site.page(page_id)
     section = next((one for one in page.sections if one.id == section_id), None) if page else None
-    if page is None or section is None or not section.content.get("picture"):
+    if page is None or section is None:
         return None
+    if not section.content.get("picture"):
+        return _nothing(Picture(source="drawn:hills/1"))
     picture = Picture.model_validate(section.content["picture"])
     tried = picture.model_copy(update={"overlay": overlay or picture.overlay, "focus": focus or picture.focus})
     section.content["picture"] = tried.model_dump()
@@ -29,7 +32,7 @@ def report(brand: Brand, page_id: str, section_id: str, overlay: Overlay | None,
     facts = predict(site, system, [page], sites.blob_of(brand))
     fact = next((f for f in facts if isinstance(f, TextsOnPicture) and f.place.section == section_id), None)
     if fact is None:
-        return None
+        return _nothing(tried)
     demand = next((one for text in fact.texts for one in text.demands.values()), None)
     return {
         "read": demand is not None,
@@ -40,3 +43,9 @@ def report(brand: Brand, page_id: str, section_id: str, overlay: Overlay | None,
         "picture": address(whole(demand.what.picture, demand.paints, demand.under, PICTURE_WIDTH)) if demand else "",
         "worst": picture_of_worst(fact),
     }
+
+
+def _nothing(picture: Picture) -> dict[str, Any]:
+    """The report where no text stands on a picture."""
+    told: dict[str, Any] = {"read": False, "texts": [], "least": [], "picture": "", "worst": ""}
+    return {**told, "overlay": picture.overlay, "focus": picture.focus}

@@ -108,7 +108,7 @@ export function OnPicture({ row, pageId, picture, paper, disabled }: OnPicturePr
           store(`Overlay at ${percent(opacity)}`, { overlay: { opacity, shape } })
         }
       />
-      {report && !report.read && (
+      {report && !report.read && report.least.length > 0 && (
         <p className="note-line">This photograph cannot be read here, so its contrast cannot be told.</p>
       )}
       {report?.read && (
