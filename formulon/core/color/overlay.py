@@ -9,13 +9,12 @@ Blending is that of CSS: simple alpha compositing of gamma-encoded sRGB (Composi
 to eight bits; the ratio is that of WCAG 2.2.
 """
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
 
-from formulon.core.color.contrast import contrast_ratio, relative_luminance
+from formulon.core.color.contrast import relative_luminance
 from formulon.core.color.srgb import RGB, Floats, to_linear_wcag
 
 SHARE = 0.005
@@ -81,21 +80,6 @@ def measured(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, required: f
     allowed = int(SHARE * len(ratios))
     deciding = float(np.partition(ratios, allowed)[allowed])
     return Overlay(overlay, opacity, float(np.mean(ratios < required)), float(ratios[spot]), spot, deciding)
-
-
-def best(
-    pixels: Pixels, inks: Sequence[RGB], overlays: Sequence[RGB], required: float, profile: Floats | None = None
-) -> tuple[RGB, Overlay] | None:
-    """Of several inks and overlay colours the pair with the least opacity; the first of equals."""
-    found: tuple[RGB, Overlay] | None = None
-    for ink in inks:
-        for color in overlays:
-            if contrast_ratio(ink, color) < required:
-                continue  # not even the overlay alone would carry the ink
-            made = least(pixels, ink, color, required, profile)
-            if made and (found is None or made.opacity < found[1].opacity):
-                found = ink, made
-    return found
 
 
 def _ratios(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, profile: Floats | None) -> Floats:

@@ -5,7 +5,6 @@ a change of colours reads no picture again. A drawing of the library is read as 
 """
 
 import io
-import re
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 from functools import lru_cache
@@ -33,6 +32,7 @@ class Backdrop:
 
     kind: str  # "drawn", "svg" or "photograph"
     key: str
+    ratio: float  # width by height
     open: Callable[[], bytes] = field(compare=False, repr=False)
 
 
@@ -67,17 +67,17 @@ def painted(values: NDArray[np.uint8], paints: Sequence[RGB], under: RGB) -> Pix
 def backdrop(site: Site, picture: Picture, open_blob: OpenBlob | None) -> Backdrop | None:
     """The picture by its content; None where it is gone, or where the bytes of a photograph cannot be had."""
     if picture.source.startswith("drawn:"):
-        return Backdrop("drawn", picture.source, bytes)
+        return Backdrop("drawn", picture.source, pictures.WIDTH / pictures.HEIGHT, bytes)
     asset = site.asset(picture.source.removeprefix("asset:"))
     if asset is None:
         return None
+    ratio = asset.width / asset.height
     if asset.svg:
-        text = asset.svg
-        return Backdrop("svg", text, text.encode)
+        return Backdrop("svg", asset.svg, ratio, asset.svg.encode)
     if open_blob is None:
         return None
     largest = max(asset.renditions, key=lambda one: one.width).sha256
-    return Backdrop("photograph", largest, lambda: open_blob(largest))
+    return Backdrop("photograph", largest, ratio, lambda: open_blob(largest))
 
 
 def taken(picture: Backdrop, box: Stand, slot: str, focus: tuple[float, float]) -> Taken:
@@ -151,21 +151,10 @@ def scene_around(demand: Demand, opacity: float, shape: str, spot: int, size: tu
 
 def whole(picture: Backdrop, paints: Sequence[RGB], under: RGB, width: int) -> Pixels:
     """The whole picture at a width in px, shape (height, width, 3)."""
-    height = max(1, round(width / _ratio(picture)))
+    height = max(1, round(width / picture.ratio))
     values = _crop(picture, width, height, (0.5, 0.5))
     flat = values[..., 0].reshape(-1) if picture.kind == "drawn" else values.reshape(-1, 4)
     return painted(flat, paints, under).reshape(height, width, 3)
-
-
-def _ratio(picture: Backdrop) -> float:
-    """Width by height."""
-    if picture.kind == "photograph":
-        image = _photograph(picture)
-        return image.width / image.height
-    if picture.kind == "drawn":
-        return pictures.WIDTH / pictures.HEIGHT
-    box = re.match(r'<svg[^>]*? viewBox="[-\d.e]+ [-\d.e]+ ([-\d.e]+) ([-\d.e]+)"', picture.key)
-    return float(box[1]) / float(box[2]) if box else 1.0
 
 
 @lru_cache(maxsize=8)
@@ -180,8 +169,8 @@ def _crop(picture: Backdrop, width: int, height: int, focus: tuple[float, float]
             f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {pictures.WIDTH} {pictures.HEIGHT}" '
             f'shape-rendering="crispEdges"><style>{rules}</style>{pictures.draw(picture.key)}</svg>'
         )
-        return _raster(drawing, _ratio(picture), width, height, focus)[..., :1] // 40
-    return _raster(picture.key, _ratio(picture), width, height, focus)
+        return _raster(drawing, picture.ratio, width, height, focus)[..., :1] // 40
+    return _raster(picture.key, picture.ratio, width, height, focus)
 
 
 def _raster(svg: str, ratio: float, width: int, height: int, focus: tuple[float, float]) -> Pixels:

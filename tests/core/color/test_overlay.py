@@ -12,7 +12,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from formulon.core.color.contrast import contrast_ratio
-from formulon.core.color.overlay import OPACITIES, SHARE, best, least, measured
+from formulon.core.color.overlay import OPACITIES, SHARE, least, measured
 from formulon.core.color.srgb import RGB, to_hex
 
 RGBS = st.tuples(*[st.integers(0, 255)] * 3)
@@ -95,10 +95,3 @@ def test_blending_is_that_of_css(pixel: RGB, overlay: RGB, step: int) -> None:
     theirs = Color.layer([Color(to_hex(overlay)).set("alpha", step / 100), Color(to_hex(pixel))], space="srgb").convert("srgb")
     mine = blended(pixel, overlay, step / 100)
     assert max(abs(a - 255 * b) for a, b in zip(mine, theirs.coords(), strict=True)) <= 0.51
-
-
-def test_the_pair_with_the_least_opacity_is_taken() -> None:
-    light = np.full((50, 3), 230, dtype=np.uint8)
-    found = best(light, [(255, 255, 255), (20, 20, 20)], [(0, 0, 0), (255, 255, 255)], 4.5)
-    assert found is not None and found[0] == (20, 20, 20) and found[1].opacity == 0.0
-    assert best(light, [(255, 255, 255)], [(255, 255, 255)], 4.5) is None
