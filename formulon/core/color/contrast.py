@@ -27,8 +27,8 @@ def relative_luminance(rgb: RGB) -> float:
 
 def contrast_ratio(a: RGB, b: RGB) -> float:
     """Contrast ratio, 1–21, unrounded, in either order. Source: WCAG 2.2, definition of contrast ratio."""
-    first, second = relative_luminance(a), relative_luminance(b)
-    return (max(first, second) + 0.05) / (min(first, second) + 0.05)
+    first, second = relative_luminance(a) + 0.05, relative_luminance(b) + 0.05
+    return first / second if first > second else second / first
 
 
 def luminances(rgb8: ArrayLike) -> Floats:

@@ -5,6 +5,7 @@ straight, chroma eases off towards both ends and is reduced into gamut (see okla
 """
 
 import numpy as np
+from numpy.typing import ArrayLike
 
 from formulon.core.color.oklab import oklch_to_rgb, rgb_to_oklch
 from formulon.core.color.srgb import RGB, Floats
@@ -12,37 +13,36 @@ from formulon.core.color.srgb import RGB, Floats
 STEPS = (100, 200, 300, 400, 500, 600, 700, 800, 900)
 NEUTRAL_STEPS = (50, *STEPS, 950)
 _LIGHTEST, _DARKEST = 0.965, 0.235
+_PLACES = np.arange(len(STEPS))
 _EVEN = np.linspace(_LIGHTEST, _DARKEST, len(STEPS))
 _NEUTRAL_LIGHTNESS = np.array([0.985, 0.955, 0.91, 0.85, 0.76, 0.65, 0.54, 0.44, 0.34, 0.25, 0.17])
 
 
-def ramp_lch(rgb: RGB) -> tuple[int, Floats]:
-    """The anchor's index in STEPS and the OKLCH series, shape (9, 3), of one exact colour."""
-    lightness, chroma, hue = rgb_to_oklch(np.array(rgb))
-    anchor = int(np.argmin(np.abs(_EVEN - lightness)))
-    low, high = min(_DARKEST, lightness - 0.012 * (8 - anchor)), max(_LIGHTEST, lightness + 0.012 * anchor)
-    series = np.empty(9)
-    series[: anchor + 1] = np.linspace(high, lightness, anchor + 1) if anchor else lightness
-    series[anchor:] = np.linspace(lightness, low, 9 - anchor) if anchor < 8 else lightness
-    series = np.clip(series, 0.02, 0.995)
-    series[anchor] = lightness
+def ramp_lch(colors: ArrayLike) -> tuple[list[int], Floats]:
+    """Of exact colours, eight-bit sRGB, shape (n, 3): the index of each in STEPS, and the OKLCH series, shape (n, 9, 3)."""
+    lightness, chroma, hue = (part[:, None] for part in rgb_to_oklch(colors).T)
+    anchor = np.argmin(np.abs(_EVEN - lightness), axis=1)[:, None]
+    low, high = np.minimum(_DARKEST, lightness - 0.012 * (8 - anchor)), np.maximum(_LIGHTEST, lightness + 0.012 * anchor)
+    up, down = (anchor - _PLACES) / np.maximum(anchor, 1), (_PLACES - anchor) / np.maximum(8 - anchor, 1)
+    series = np.where(up >= 0, lightness + up * (high - lightness), lightness - down * (lightness - low))
+    series = np.where(up == 0, lightness, np.clip(series, 0.02, 0.995))
     # Chroma falls to a third at white and to six tenths at black, in step with the distance from the anchor.
     share = np.where(
         series >= lightness,
-        1 - 0.68 * ((series - lightness) / max(1 - lightness, 1e-6)),
-        1 - 0.40 * ((lightness - series) / max(lightness, 1e-6)),
+        1 - 0.68 * ((series - lightness) / np.maximum(1 - lightness, 1e-6)),
+        1 - 0.40 * ((lightness - series) / np.maximum(lightness, 1e-6)),
     )
-    return anchor, np.stack([series, chroma * share, np.full(9, hue)], axis=-1)
+    return anchor[:, 0].tolist(), np.stack([series, chroma * share, np.broadcast_to(hue, series.shape)], axis=-1)
 
 
 def ramps(colors: list[RGB]) -> list[dict[int, RGB]]:
     """One ramp per colour, each of STEPS → eight-bit sRGB; the exact colour itself stands unaltered in its ramp."""
     if not colors:
         return []
-    made = [ramp_lch(rgb) for rgb in colors]
-    flat = oklch_to_rgb(np.concatenate([lch for _, lch in made]))
+    anchors, lch = ramp_lch(colors)
+    flat = oklch_to_rgb(lch.reshape(-1, 3))
     result = []
-    for index, (anchor, _) in enumerate(made):
+    for index, anchor in enumerate(anchors):
         ramp = dict(zip(STEPS, flat[index * 9 : index * 9 + 9], strict=True))
         ramp[STEPS[anchor]] = colors[index]
         result.append(ramp)

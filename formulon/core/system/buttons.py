@@ -1,8 +1,8 @@
 """Buttons of one ground: fill, label and border of three variants in five states, solved together."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
 from functools import cache
+from typing import NamedTuple
 
 import numpy as np
 
@@ -14,7 +14,7 @@ from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE
 from formulon.core.system.scene import ALL, CALM_TEXT, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import EXACT, NEUTRAL, RAMP, Options, Swatch, ascending
+from formulon.core.system.search import EXACT, LAST, NEUTRAL, RAMP, Options, Swatch, ascending, bars
 
 VARIANTS = ("primary", "secondary", "text")
 STATES = ("rest", "hover", "pressed", "focus", "disabled")
@@ -26,8 +26,7 @@ UNDERLAYS = (0.04, 0.06, 0.08, 0.1, 0.12, 0.15, 0.2, 0.25, 0.3, -0.05, -0.1, -0.
 _UNDER_HOVER, _UNDER_PRESSED, _AWAY = 0.1, 0.2, 0.3
 
 
-@dataclass(frozen=True, slots=True)
-class ButtonState:
+class ButtonState(NamedTuple):
     """The colours of one variant in one state; a border of the fill's colour is not seen. Origins are by part."""
 
     variant: str
@@ -39,8 +38,7 @@ class ButtonState:
     reason: str
 
 
-@dataclass(frozen=True, slots=True)
-class Primary:
+class Primary(NamedTuple):
     """The main button: its fill and label, and the fills of hover and pressed; those are None where none is seen."""
 
     fill: Swatch
@@ -53,20 +51,17 @@ def primary(scene: Scene) -> Primary:
     """Fill, label, hover and pressed of the main button, chosen together."""
     fills = scene.fills("primary/fill/rest", scene.action.rgb)
     light, dark = (scene.options("primary/label/rest", end, ALL, CALM_TEXT) for end in scene.both)
-    pale = scene.pale(fills)
-    inks = np.where(pale[:, None], light.cost[None, :], dark.cost[None, :])
-    stands = _stands_out(scene, fills)
-    passing = scene.together(fills, light, scene.text)
+    inks = scene.by_end(fills, light, dark) + scene.barred(fills, light, scene.text)
+    standing = fills.cost + bars(_stands_out(scene, fills))
     width = len(light.swatches)
-    for index in ascending(np.where(passing & stands[:, None], fills.cost[:, None] + inks, np.inf)):
+    for index in ascending(standing[:, None] + inks):
         fill, label = fills.swatches[index // width], light.swatches[index % width]
         hover, pressed = _primary_states(scene, fill.rgb, label.rgb)
         if hover and pressed:
             return Primary(fill, label, hover, pressed)
     # Nothing meets everything: the label is as readable as it can be, and what stands out goes before.
-    best_label = np.where(passing, inks, np.inf).min(axis=1)
-    costs = np.where(stands, fills.cost + np.where(np.isfinite(best_label), 0, 1e9), np.inf)
-    fill = fills.swatches[next(ascending(costs), 0)]
+    unread = np.where(np.isfinite(inks.min(axis=1)), 0, LAST)
+    fill = fills.swatches[next(ascending(standing + unread), 0)]
     if "primary/label/rest" in scene.fixed:
         label = scene.fixed["primary/label/rest"][0]
     else:

@@ -4,7 +4,6 @@ from dataclasses import dataclass, field, replace
 from functools import lru_cache
 
 from formulon.core.color.contrast import contrast_ratio, shown
-from formulon.core.color.difference import differences, labs
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB, to_hex
@@ -60,7 +59,9 @@ class Coloring:
         both = ends(self.palette, self.grounds, self.rules.scheme)
         names = {color.id: swatch.rgb for color, swatch in zip(self.brand, self.palette.brand, strict=True)}
         forbidden = frozenset((names[ink], names[ground]) for ink, ground in self.rules.forbidden)
-        solved: list[_Problem] = []
+        self.palette.apart_from([ground.rgb for ground in self.grounds.values()])
+        solved: dict[str, Coloring] = {}
+        problems: list[_Problem] = []
         for ground in self.grounds.values():
             large = policy != AA and ground.name in self.rules.large_only
             problem = _Problem(
@@ -69,12 +70,12 @@ class Coloring:
                 tuple(by_ground.get(ground.name, {}).items()), forbidden, self.of_ground(ground.name),
             )  # fmt: skip
             self.add(f"ground/{ground.name}/background", ground.swatch, ground.origin, ground.reason)
-            twin = next((other.ground.name for other in solved if _alike(other, problem)), None)
+            twin = next((other.ground.name for other in problems if _alike(other, problem)), None)
             if twin:
-                self.copy(twin, ground.name)
+                self.copy(solved[twin], twin, ground.name)
             else:
-                solved.append(problem)
-                part = _solved(problem)
+                problems.append(problem)
+                part = solved[ground.name] = _solved(problem)
                 self.tokens |= part.tokens
                 self.pairs += part.pairs
                 self.conflicts += part.conflicts
@@ -172,16 +173,14 @@ class Coloring:
             self.conflicts.append(ways.lost_pin(path, value, self.rules.scheme))
         self.too_mid(scene)
 
-    def copy(self, twin: str, name: str) -> None:
+    def copy(self, part: "Coloring", twin: str, name: str) -> None:
         """What stands on a ground that has the colour of another, with nothing set by hand on either."""
-        start, own = f"ground/{twin}/", f"ground/{name}/"
-        for token in [t for path, t in self.tokens.items() if path.startswith(start) and path != f"{start}background"]:
-            path = own + token.path[len(start) :]
+        start, own = len(f"ground/{twin}/"), f"ground/{name}/"
+        for path, token in part.tokens.items():
+            path = own + path[start:]
             self.tokens[path] = Token(path, token.type, token.value, token.css, token.origin, token.reason, token.alias)
         self.pairs += [
-            Pair(name, p.ink, p.foreground, p.background, p.ratio, p.required, p.exempt, p.scheme)
-            for p in self.pairs
-            if p.ground == twin
+            Pair(name, p.ink, p.foreground, p.background, p.ratio, p.required, p.exempt, p.scheme) for p in part.pairs
         ]
 
     def known(self, ground: Ground) -> set[str]:
@@ -336,8 +335,7 @@ class _Problem:
 def _solved(problem: _Problem) -> Coloring:
     """What stands on one ground. Kept: a wire to one ground solves no other again."""
     part = Coloring([], [], problem.rules, problem.palette)
-    backs = labs([problem.ground.rgb])
-    apart = differences(backs[:, None], problem.palette.cielab[None, :])[0]
+    (apart,) = problem.palette.apart_from([problem.ground.rgb])
     grounds = {"paper": problem.paper, problem.ground.name: problem.ground}
     part.on_ground(
         Scene(

@@ -1,7 +1,7 @@
 """Form fields of one ground: fill, label, hint and border in five states, solved together."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from typing import NamedTuple
 
 import numpy as np
 
@@ -12,15 +12,12 @@ from formulon.core.system.model import Origin
 from formulon.core.system.scene import ALL, CALM_TEXT, CALM_TONE, TONES, Scene, apart, made_for_here
 from formulon.core.system.search import (
     EXACT,
-    LAST,
-    NEUTRAL,
-    PURE,
     Options,
     Swatch,
     against,
     ascending,
+    bars,
     best,
-    between,
     rank_cost,
 )
 
@@ -28,8 +25,7 @@ STATES = ("rest", "hover", "focus", "invalid", "disabled")
 PARTS = ("fill", "label", "hint", "border")
 
 
-@dataclass(frozen=True, slots=True)
-class FieldState:
+class FieldState(NamedTuple):
     """The colours of a field in one state. The hint is what stands in an empty field, which must be read as well."""
 
     state: str
@@ -66,19 +62,17 @@ def states(scene: Scene, focus: Swatch, error: Swatch) -> Iterator[FieldState]:
 
 def _rest(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
     fills = _fills(scene)
-    pale = scene.pale(fills)
     total, chosen = fills.cost.copy(), []
     # For each fill the best of each part that stands on it; the parts constrain one another only through the fill.
     for part, mix, order, calm in (("label", 0.0, ALL, CALM_TEXT), ("hint", 0.3, TONES, CALM_TONE)):
         name = f"field/{part}/rest"
         light, dark = (scene.options(name, _mixed(end, scene.both, mix), order, calm) for end in scene.both)
-        costs = np.where(pale[:, None], light.cost[None, :], dark.cost[None, :])
-        costs = np.where(scene.together(fills, light, scene.text), costs, np.inf)
+        costs = scene.by_end(fills, light, dark) + scene.barred(fills, light, scene.text)
         total += costs.min(axis=1)
         chosen.append((light, costs))
     borders = scene.options("field/border/rest", mixed(scene.far, scene.ground.rgb, 0.45), TONES, CALM_TONE)
-    allowed = (between(fills, borders) >= scene.boundary) & scene.on(borders, scene.ground.rgb, scene.boundary)[None, :]
-    costs = np.where(allowed, borders.cost[None, :], np.inf)
+    shown_out = borders.cost + bars(scene.on(borders, scene.ground.rgb, scene.boundary))
+    costs = shown_out[None, :] + scene.beside(fills, borders, scene.boundary)
     total += costs.min(axis=1)
     chosen.append((borders, costs))
     row = next(ascending(total), None)
@@ -94,14 +88,11 @@ def _fills(scene: Scene) -> Options:
     if "field/fill/rest" in scene.fixed:
         return scene.options("field/fill/rest", scene.ground.rgb)
     paper = scene.grounds["paper"].swatch
-    calm = scene.palette.options(oklab(paper.rgb), (NEUTRAL,))
-    rest = np.flatnonzero(np.isin(scene.palette.kind, (NEUTRAL, PURE)))
-    swatches = [paper, scene.ground.swatch, *(scene.palette.swatches[i] for i in rest.tolist())]
+    rest, luminance, cost = scene.palette.greys(paper.rgb)
     own = [relative_luminance(paper.rgb), relative_luminance(scene.ground.rgb)]
-    cost = calm.cost[rest] - np.where(scene.palette.kind[rest] == NEUTRAL, rank_cost(0) - rank_cost(2), -LAST)
     return Options(
-        swatches,
-        np.concatenate([own, scene.palette.luminance[rest]]),
+        [paper, scene.ground.swatch, *rest],
+        np.concatenate([own, luminance]),
         np.concatenate([[rank_cost(0), rank_cost(1)], cost]),
     )
 
@@ -118,7 +109,7 @@ def _unmet(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
 def _both(scene: Scene, fill: Swatch) -> Swatch:
     """The swatch that is seen best on field and ground alike."""
     swatches = scene.palette.swatches
-    own = against(scene.palette.luminance + 0.05, relative_luminance(fill.rgb))
+    own = against(scene.palette.whole.lifted, relative_luminance(fill.rgb))
     return swatches[int(np.argmax(np.minimum(own, scene.ratios)))]
 
 

@@ -14,7 +14,7 @@ from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.color.vision import DICHROMACIES, seen
 from formulon.core.system.palette import Palette
 from formulon.core.system.scene import ALL, CALM_TEXT, CALM_TONE, TONES, Made, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import EXACT, NEUTRAL, PURE, RAMP, SIGNAL, Swatch, against, ascending, best, between
+from formulon.core.system.search import EXACT, NEUTRAL, PURE, RAMP, SIGNAL, Swatch, against, ascending, bars, best, between
 
 VISITED_APART = 6.0  # least ΔE2000 between a link and one that was visited (common practice)
 SELECTION_APART = 12.0  # least ΔE2000 between selected text's fill and the ground (common practice)
@@ -153,12 +153,12 @@ def _focus(scene: Scene, fill: Swatch) -> Iterator[Made]:
     """The two tones of the focus ring: the outer shows on the ground, the inner on the fill of a button, and they show
     beside each other where that can be had (after W3C technique C40 of WCAG 2.2: two-color focus indicator)."""
     outer, inner = scene.options("focus", scene.action.rgb), scene.options("focus-inner", scene.ground.rgb)
-    allowed = scene.on(outer, scene.ground.rgb, scene.boundary)[:, None] & scene.on(inner, fill.rgb, scene.boundary)[None, :]
-    cost = outer.cost[:, None] + inner.cost[None, :]
-    told = between(outer, inner) >= scene.boundary
-    index = next(ascending(np.where(allowed & told, cost, np.inf)), None)
+    shown_out = outer.cost + bars(scene.on(outer, scene.ground.rgb, scene.boundary))
+    shown_in = inner.cost + bars(scene.on(inner, fill.rgb, scene.boundary))
+    costs = shown_out[:, None] + shown_in[None, :]
+    index = next(ascending(costs + scene.beside(outer, inner, scene.boundary)), None)
     if index is None:
-        index = next(ascending(np.where(allowed, cost, np.inf)), None)
+        index = next(ascending(costs), None)
     if index is None:  # only where one of the two was set by hand and does not show
         first = scene.fixed["focus"][0] if "focus" in scene.fixed else scene.least_bad(scene.ground.rgb)
         second = scene.fixed["focus-inner"][0] if "focus-inner" in scene.fixed else scene.least_bad(fill.rgb)
@@ -176,16 +176,15 @@ def _selection(scene: Scene) -> Iterator[Made]:
     """Selected text: a fill that stands out from the ground, and its ink."""
     fills = scene.fills("selection", scene.action.rgb)
     light, dark = (scene.options("selection-ink", end, ALL, CALM_TEXT) for end in scene.both)
-    pale = scene.pale(fills)
     if fills.swatches is scene.palette.swatches:
         seen_apart = scene.apart_from_ground >= SELECTION_APART
     else:
         seen_apart = np.ones(1, dtype=bool)
-    allowed = scene.together(fills, light, scene.text) & seen_apart[:, None]
-    inks = np.where(pale[:, None], light.cost[None, :], dark.cost[None, :])
-    index = next(ascending(np.where(allowed, fills.cost[:, None] + inks, np.inf)), None)
+    costs = fills.cost + bars(seen_apart)
+    inks = scene.by_end(fills, light, dark) + scene.barred(fills, light, scene.text)
+    index = next(ascending(costs[:, None] + inks), None)
     if index is None:
-        fill = fills.swatches[int(np.argmin(np.where(seen_apart, fills.cost, np.inf)))]
+        fill = fills.swatches[int(np.argmin(costs))]
         ink = scene.fixed["selection-ink"][0] if "selection-ink" in scene.fixed else scene.least_bad(fill.rgb)
     else:
         width = len(light.swatches)

@@ -1,4 +1,8 @@
-"""System: everything that is derived from an identity and choices, as plain data."""
+"""System: everything that is derived from an identity and choices, as plain data.
+
+Nothing here is altered once it is made. Tokens and pairs, of which there are a thousand, are not frozen all the same: to
+make a frozen one takes seven times as long, and a drag waits for it.
+"""
 
 from collections.abc import Mapping
 from dataclasses import asdict, dataclass, field
@@ -10,7 +14,7 @@ Origin = Literal["exact", "derived", "chosen", "pinned"]
 Scheme = Literal["light", "dark"]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(slots=True)
 class Token:
     """One design token. `path` has parts joined by "/"; `css` is its value as CSS writes it.
 
@@ -33,7 +37,7 @@ class Token:
         return "--" + self.path.replace("/", "-")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(slots=True)
 class Pair:
     """A foreground on a background, with the colours really used. `required` is 0 where nothing is required."""
 

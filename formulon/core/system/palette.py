@@ -6,17 +6,31 @@ from functools import cache, cached_property
 import numpy as np
 
 from formulon.core.color.contrast import luminances
-from formulon.core.color.difference import labs
+from formulon.core.color.difference import differences, labs
 from formulon.core.color.oklab import oklch_to_rgb, rgb_to_oklab
-from formulon.core.color.oklab_scalar import oklch
+from formulon.core.color.oklab_scalar import oklab, oklch
 from formulon.core.color.ramps import STEPS, neutral_ramp, ramps
 from formulon.core.color.srgb import RGB, Floats
 from formulon.core.system.identity import BrandColor
-from formulon.core.system.search import EXACT, FAR, NEUTRAL, PURE, RAMP, Options, Swatch, rank_costs
+from formulon.core.system.search import (
+    EXACT,
+    FAR,
+    LAST,
+    NEUTRAL,
+    PURE,
+    RAMP,
+    Options,
+    Swatch,
+    bars,
+    between,
+    rank_cost,
+    rank_costs,
+)
 
 BLACK, WHITE = (0, 0, 0), (255, 255, 255)
 # Hues of the three signals in OKLCH degrees and their chroma: common practice, green, amber and red.
 SIGNALS = {"success": (150.0, 0.13), "warning": (70.0, 0.13), "error": (26.0, 0.18)}
+_ONES = np.ones(3)
 _DEFAULT_TINT: RGB = (96, 100, 108)
 
 
@@ -51,6 +65,11 @@ class Palette:
         self.kind = np.array([swatch.kind for swatch in swatches])
         self.chroma = np.hypot(self.lab[:, 1], self.lab[:, 2])
         self.cielab = labs(self.rgb)
+        self.whole = Options(swatches, self.luminance, np.zeros(len(swatches)))
+        self.pure_last = np.where(self.kind == PURE, LAST, 0.0)
+        self._apart: dict[RGB, Floats] = {}
+        self._barred: dict[float, Floats] = {}
+        self._greys: dict[RGB, tuple[list[Swatch], Floats, Floats]] = {}
         self._options: dict[tuple[tuple[float, float, float], tuple[int, ...], float | None], Options] = {}
         self._weights: dict[tuple[tuple[int, ...], float | None], Floats] = {}
 
@@ -78,12 +97,35 @@ class Palette:
             self._weights[key] = rank_costs(self.kind, self.chroma, order, calm)
         return self._weights[key]
 
+    def barred(self, required: float) -> Floats:
+        """Infinite where two swatches have less than a ratio, else nothing; (n, n). Kept, since every ground asks."""
+        if required not in self._barred:
+            self._barred[required] = bars(between(self.whole, self.whole) >= required)
+        return self._barred[required]
+
+    def apart_from(self, grounds: Sequence[RGB]) -> list[Floats]:
+        """ΔE2000, shape (n,), of all swatches to each of some colours. Kept, and worked out for all at once."""
+        new = [rgb for rgb in dict.fromkeys(grounds) if rgb not in self._apart]
+        if new:
+            self._apart |= zip(new, differences(labs(new)[:, None], self.cielab[None, :]), strict=True)
+        return [self._apart[rgb] for rgb in grounds]
+
+    def greys(self, near: RGB) -> tuple[list[Swatch], Floats, Floats]:
+        """Neutral steps, black and white: with luminances and with costs of the third rank, against a colour to be near
+        to. Kept, since the fields of every ground ask."""
+        if near not in self._greys:
+            rest = np.flatnonzero((self.kind == NEUTRAL) | (self.kind == PURE))
+            costs = self.options(oklab(near), (NEUTRAL,)).cost[rest]
+            costs = costs - np.where(self.kind[rest] == NEUTRAL, rank_cost(0) - rank_cost(2), -LAST)
+            self._greys[near] = [self.swatches[i] for i in rest.tolist()], self.luminance[rest], costs
+        return self._greys[near]
+
     def options(self, wish: tuple[float, float, float], order: tuple[int, ...], calm: float | None = None) -> Options:
         """All swatches, with what each costs against a wish in OKLab."""
         key = wish, order, calm
         if key not in self._options:
             away = self.lab - wish
-            distance = np.sqrt(np.einsum("ij,ij->i", away, away))
+            distance = np.sqrt((away * away) @ _ONES)
             self._options[key] = Options(self.swatches, self.luminance, self.weights(order, calm) + distance / FAR)
         return self._options[key]
 

@@ -3,6 +3,7 @@
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from functools import cache, cached_property
+from typing import NamedTuple
 
 import numpy as np
 
@@ -13,7 +14,20 @@ from formulon.core.color.srgb import RGB, Floats
 from formulon.core.system.grounds import Fixed, Ground, far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE, Palette
-from formulon.core.system.search import EXACT, LAST, NEUTRAL, PURE, RAMP, SIGNAL, Mask, Options, Swatch, against, best, between
+from formulon.core.system.search import (
+    EXACT,
+    NEUTRAL,
+    PURE,
+    RAMP,
+    SIGNAL,
+    Mask,
+    Options,
+    Swatch,
+    against,
+    bars,
+    best,
+    between,
+)
 
 ALL = (EXACT, RAMP, NEUTRAL, PURE)
 TONES = (RAMP, NEUTRAL, EXACT, PURE)
@@ -24,8 +38,7 @@ MOVES = (0.03, 0.04, 0.05, 0.06, 0.075, 0.09, 0.1, 0.12, 0.15, 0.18, 0.22, 0.27)
 TOWARDS = 0.3
 
 
-@dataclass(frozen=True, slots=True)
-class Made:
+class Made(NamedTuple):
     """One colour that stands on a ground: what it is, why, on which colour it stands and what it needs there."""
 
     name: str
@@ -60,8 +73,7 @@ class Scene:
     @cached_property
     def ratios(self) -> np.ndarray[tuple[int, ...], np.dtype[np.float64]]:
         """Contrast ratios of all swatches of the palette on the ground."""
-        lum = relative_luminance(self.ground.rgb)
-        return against(self.palette.luminance + 0.05, lum)
+        return against(self.palette.whole.lifted, relative_luminance(self.ground.rgb))
 
     def origin(self, name: str, swatch: Swatch) -> Origin:
         """Where a value came from: the wire's or pin's word, or by its class."""
@@ -81,7 +93,7 @@ class Scene:
         options = self.options(name, wish)
         if options.swatches is not self.palette.swatches:
             return options
-        return Options(options.swatches, options.luminance, options.cost + np.where(self.palette.kind == PURE, LAST, 0))
+        return Options(options.swatches, options.luminance, options.cost + self.palette.pure_last)
 
     def on(self, options: Options, background: RGB, required: float) -> Mask:
         """Which options pass on a colour."""
@@ -91,18 +103,41 @@ class Scene:
             passing = against(options.lifted, relative_luminance(background)) >= required
         return passing & self.allowed(options, background) if self.forbidden else passing
 
-    def together(self, fills: Options, inks: Options, required: float) -> Mask:
-        """Which options of a fill and of what stands on it pass together, shape (m, n)."""
-        passing = between(fills, inks) >= required
+    def barred(self, fills: Options, inks: Options, required: float) -> Floats:
+        """Added to costs, shape (m, n): infinite where a fill and what stands on it do not pass together."""
+        barred = self.beside(fills, inks, required)
+        return self.ruled_out(barred, fills, inks) if self.forbidden else barred
+
+    def beside(self, first: Options, second: Options, required: float) -> Floats:
+        """The same of two that are seen beside each other, whatever the guideline says of text."""
+        whole = self.palette.swatches
+        if first.swatches is whole and second.swatches is whole:
+            return self.palette.barred(required)
+        return bars(between(first, second) >= required)
+
+    def ruled_out(self, barred: Floats, fills: Options, inks: Options) -> Floats:
+        """The same with the pairs that the guideline rules out."""
+        barred = barred.copy()
         for ink, ground in self.forbidden:
             rows = [i for i, s in enumerate(fills.swatches) if s.rgb == ground]
             columns = [i for i, s in enumerate(inks.swatches) if s.rgb == ink]
             if rows and columns:
-                passing[np.ix_(rows, columns)] = False
-        return passing
+                barred[np.ix_(rows, columns)] = np.inf
+        return barred
+
+    def by_end(self, fills: Options, light: Options, dark: Options) -> Floats:
+        """What a text costs on each fill, shape (m, n): it is wanted in the end that contrasts more."""
+        return np.asarray(np.stack([dark.cost, light.cost])[self.pale(fills).astype(int)])
 
     def pale(self, options: Options) -> Mask:
         """On which options the light end is the one with more contrast."""
+        return self._pale if options.swatches is self.palette.swatches else self._paler(options)
+
+    @cached_property
+    def _pale(self) -> Mask:
+        return self._paler(self.palette.whole)
+
+    def _paler(self, options: Options) -> Mask:
         light, dark = (against(options.lifted, relative_luminance(end)) for end in self.both)
         return np.asarray(light >= dark)
 
@@ -121,7 +156,7 @@ class Scene:
 
     def least_bad(self, background: RGB) -> Swatch:
         """The swatch with most contrast, for where nothing passes."""
-        ratios = against(self.palette.luminance + 0.05, relative_luminance(background))
+        ratios = against(self.palette.whole.lifted, relative_luminance(background))
         return self.palette.swatches[int(np.argmax(ratios))]
 
 

@@ -15,6 +15,7 @@ and groups that share no constraint can be solved apart.
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import cached_property
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -25,11 +26,11 @@ EXACT, RAMP, NEUTRAL, PURE, SIGNAL = range(5)  # SIGNAL: made for one place, no 
 BASE, RANKS = 8.0, 7  # more than the roles of any group; ranks 0 to 6
 LAST = 1e9  # added to what is taken only where nothing else is left
 FAR = 16.0  # what distances are divided by; OKLab's are below 1.5, so six of them stay below one
+_SINGLY = 12  # so many are looked for one by one, which is faster than to sort all
 Mask = NDArray[np.bool_]
 
 
-@dataclass(frozen=True, slots=True)
-class Swatch:
+class Swatch(NamedTuple):
     """One usable colour: `reference` is what a wire writes, `label` what people read."""
 
     reference: str
@@ -95,6 +96,11 @@ def between(first: Options, second: Options) -> Floats:
     return np.asarray(np.maximum(a, b) / np.minimum(a, b))
 
 
+def bars(allowed: Mask) -> Floats:
+    """What rules options out when it is added to their costs: nothing where they are allowed, else infinity."""
+    return np.where(allowed, 0.0, np.inf)
+
+
 def best(options: Options, allowed: Mask) -> Swatch | None:
     """The allowed option of least cost, or None."""
     for index in ascending(np.where(allowed, options.cost, np.inf)):
@@ -105,12 +111,15 @@ def best(options: Options, allowed: Mask) -> Swatch | None:
 def ascending(costs: Floats) -> Iterator[int]:
     """Flat indices by rising cost, equal ones in their order; infinite ones are left out."""
     flat = costs.ravel()
-    first = int(np.argmin(flat)) if flat.size else 0
-    if not flat.size or flat[first] == np.inf:
-        return
-    yield first
+    for count in range(_SINGLY if flat.size else 0):
+        index = int(flat.argmin())
+        if flat[index] == np.inf:
+            return
+        yield index
+        if not count:
+            flat = flat.copy()
+        flat[index] = np.inf
     for index in np.argsort(flat, kind="stable").tolist():
         if flat[index] == np.inf:
             return
-        if index != first:
-            yield index
+        yield index
