@@ -1,43 +1,65 @@
 """Copy the shipped type families from the pinned Fontsource packages into formulon/core/type/library.
 
-Run after `npm ci` in web/ when a family is added or its version moves. Each family folder holds its Latin and
-Latin-extended files, its licence, the package's metadata and its Unicode ranges.
+Run after `npm ci` in tools/fonts when a family is added or its version moves. Each family folder holds its Latin and
+Latin-extended files, its licence, and family.json: what the package says of it, and what was measured on its outlines.
 """
 
 import json
 import shutil
+import sys
+from dataclasses import asdict
 from pathlib import Path
 
 ROOT = Path(__file__).resolve().parent.parent
-MODULES = ROOT / "web" / "node_modules"
-LIBRARY = ROOT / "formulon" / "core" / "type" / "library"
-VARIABLE = [
-    "bricolage-grotesque",
-    "figtree",
-    "fraunces",
-    "hanken-grotesk",
-    "lora",
-    "outfit",
-    "source-serif-4",
-    "work-sans",
-]
-STATIC = ["young-serif"]
+sys.path.insert(0, str(ROOT))
+
+from fontTools.ttLib import TTFont  # noqa: E402
+
+from formulon.core.type.features import measure, plain  # noqa: E402
+from formulon.core.type.languages import languages  # noqa: E402
+from formulon.core.type.library import FOLDER  # noqa: E402
+
+MODULES = Path(__file__).resolve().parent / "fonts" / "node_modules"
+SUBSETS = ("latin", "latin-ext")
+# Of families without a variable file: the weights that ship.
+STATIC = {"young-serif": [400], "zilla-slab": [400, 600], "spectral": [400, 600]}
 
 
-def copy(package: Path, family: str, suffix: str) -> None:
-    target = LIBRARY / family
-    target.mkdir(parents=True, exist_ok=True)
-    for subset in ("latin", "latin-ext"):
-        shutil.copy(package / "files" / f"{family}-{subset}-{suffix}-normal.woff2", target / f"{subset}.woff2")
-    shutil.copy(package / "LICENSE", target / "OFL.txt")
-    shutil.copy(package / "metadata.json", target / "metadata.json")
+def copy(package: Path) -> None:
+    name = package.name
+    target = FOLDER / name
+    shutil.rmtree(target, ignore_errors=True)
+    target.mkdir(parents=True)
+    data = json.loads((package / "metadata.json").read_text())
     ranges = json.loads((package / "unicode.json").read_text())
-    kept = {subset: ranges[subset] for subset in ("latin", "latin-ext")}
-    (target / "unicode.json").write_text(json.dumps(kept, indent=2) + "\n")
+    axis = data["variable"].get("wght") if data["variable"] else None
+    weights = [(int(axis["min"]), int(axis["max"]))] if axis else [(weight, weight) for weight in STATIC[name]]
+    faces, codes = [], set()
+    for low, high in weights:
+        for subset in SUBSETS:
+            key = subset if axis or len(weights) == 1 else f"{subset}-{low}"
+            file = target / f"{key}.woff2"
+            shutil.copy(package / "files" / f"{name}-{subset}-{'wght' if axis else low}-normal.woff2", file)
+            faces.append({"key": key, "weights": [low, high], "ranges": ranges[subset]})
+            codes |= set(TTFont(file).getBestCmap())
+    licence = (package / "LICENSE").read_text()
+    (target / "OFL.txt").write_text(licence)
+    made = {
+        "name": data["family"],
+        "category": data["category"],
+        "axes": [one for one in data["variable"] if one != "ital"] if data["variable"] else [],
+        "italic": "italic" in data["styles"],
+        "licence": data["license"]["type"],
+        "attribution": data["license"]["attribution"],
+        "reserved_name": "reserved font name" in licence.split("SIL OPEN FONT LICENSE")[0].lower(),
+        "version": data["version"],
+        "languages": languages(codes),
+        "faces": faces,
+        "measured": asdict(measure(plain((target / f"{faces[0]['key']}.woff2").read_bytes()))),
+    }
+    (target / "family.json").write_text(json.dumps(made, indent=2, ensure_ascii=False) + "\n", encoding="utf-8")
 
 
 if __name__ == "__main__":
-    for name in VARIABLE:
-        copy(MODULES / "@fontsource-variable" / name, name, "wght")
-    for name in STATIC:
-        copy(MODULES / "@fontsource" / name, name, "400")
+    for one in sorted([*(MODULES / "@fontsource-variable").iterdir(), *(MODULES / "@fontsource").iterdir()]):
+        copy(one)

@@ -4,6 +4,7 @@ from dataclasses import dataclass, field
 
 from formulon.core.site.backdrop import Demand
 from formulon.core.system.policy import AA, Policy
+from formulon.core.type.fit import Fit
 
 LARGE_PX, LARGE_BOLD_PX, BOLD = 24.0, 56 / 3, 700  # WCAG 2.2, "large scale": 18 pt, or 14 pt and bold; 1 pt is 4/3 px
 
@@ -19,7 +20,7 @@ class Place:
 
 @dataclass(frozen=True, slots=True)
 class TextRun:
-    """A text as drawn. Sizes in px and lines are by viewport width; lines are empty where they are not predicted."""
+    """A text as drawn. Sizes in px and fits are by viewport width; fits are empty where they are not predicted."""
 
     place: Place
     text: str
@@ -31,12 +32,17 @@ class TextRun:
     background: str
     weight: int
     sizes: dict[int, float]
-    lines: dict[int, int] = field(default_factory=dict)
+    fits: dict[int, Fit] = field(default_factory=dict)
+    family: str = ""
     unknown_glyphs: str = ""
     placeholder: bool = False  # some of it is still to be written
     scheme: str = "light"
     policy: Policy = AA  # what the site is held to
     on_picture: bool = False  # stands on a picture, over an overlay in the ground's colour
+
+    @property
+    def lines(self) -> dict[int, int]:
+        return {width: one.lines for width, one in self.fits.items()}
 
 
 @dataclass(frozen=True, slots=True)

@@ -23,10 +23,11 @@ from formulon.core.site.catalogue import Slot, card_ground
 from formulon.core.site.geometry import action_size, box_of, box_width, px
 from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
 from formulon.core.site.render import WIDTHS, mark_size, slot_values
-from formulon.core.site.standing import stand
+from formulon.core.site.standing import HEADINGS, stand
 from formulon.core.system.model import Scheme, System
 from formulon.core.system.policy import policy_of
-from formulon.core.type.lines import line_count, text_width
+from formulon.core.type.fit import Fit, cased, fit
+from formulon.core.type.lines import text_width
 from formulon.core.type.shaping import missing
 
 HEADER, FOOTER = "header", "footer"
@@ -44,7 +45,7 @@ def predict(site: Site, system: System, pages: list[Page] | None = None, open_bl
 class _Prediction:
     def __init__(self, site: Site, system: System, open_blob: OpenBlob | None) -> None:
         self.site, self.system, self.open_blob = site, system, open_blob
-        self.policy = policy_of(site.choices)
+        self.policy, self.language = policy_of(site.choices), site.identity.language
         self.sizes = {name: {w: step.size(w) for w in WIDTHS} for name, step in system.steps.items()}
         self.small_space = {w: px(system, "space/4", w) for w in WIDTHS}
         self.link_padding = float(system.tokens["link/padding-block"].value["value"])
@@ -72,7 +73,7 @@ class _Prediction:
             size = (_MARK_HEIGHT * width / height, _MARK_HEIGHT)
         else:
             step = self.system.steps["h3"]
-            size = (text_width(step.family, step.weight, self.site.identity.name, step.small), _MARK_HEIGHT)
+            size = (text_width(step.family, step.weight, self.site.identity.name, step.small, step.tracking), _MARK_HEIGHT)
         place = Place(page.id, section.id, "mark")
         yield Target(place, self.site.identity.name, "mark", dict.fromkeys(WIDTHS, size), 0, 0)
         yield from self.name(page, section)
@@ -93,7 +94,10 @@ class _Prediction:
             sizes = {}
             for width, size in self.sizes["label"].items():
                 height = size * (step.line_height + 2 * self.link_padding)
-                sizes[width] = (text_width(step.family, step.weight, name, size), height)
+                sizes[width] = (
+                    text_width(step.family, step.weight, cased(name, step.case, self.language), size, step.tracking),
+                    height,
+                )
             yield Target(place, name, "link", sizes, self.small_space[360] if across else 0.0, 0.0)
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
@@ -130,8 +134,7 @@ class _Prediction:
         picture = Picture.model_validate(section.content["picture"])
         behind = backdrop(self.site, picture, self.open_blob)
         focus = (picture.focus.x, picture.focus.y)
-        language = self.site.identity.language
-        boxes = {width: stand(self.system, section, width, language) for width in WIDTHS} if behind else {}
+        boxes = {width: stand(self.system, section, width, self.language) for width in WIDTHS} if behind else {}
         paints: dict[str, tuple[RGB, ...]] = {scheme: self.paints(scheme) for scheme in self.system.schemes}
         texts = []
         for run in runs:
@@ -155,35 +158,34 @@ class _Prediction:
         name = layout.steps.get(place.slot, slot.step)
         step = self.system.steps[name]
         shown = PLACEHOLDER.sub(r"[\1]", value)
-        lines = {}
+        fits = {}
+        drawn, headline = cased(shown, step.case, self.language), name in HEADINGS
         for width in WIDTHS:
             size = self.sizes[name][width]
             room = box_width(self.system, box_of(layout, place.slot, width), width, size)
-            lines[width] = sum(
-                line_count(step.family, step.weight, part, size, room, step.tracking, self.site.identity.language)
-                for part in shown.split("\n")
-            )
-        for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, lines):
+            fits[width] = fit(step.family, step.weight, drawn, size, room, step.tracking, self.language, headline)
+        for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits):
             yield replace(run, placeholder=True) if shown != value else run
 
     def runs(
-        self, place: Place, text: str, tag: str, step: str, ground: str, ink: str, lines: dict[int, int] | None = None
+        self, place: Place, text: str, tag: str, step: str, ground: str, ink: str, fits: dict[int, Fit] | None = None
     ) -> Iterator[TextRun]:
         """The text as drawn, once for each scheme."""
-        set_in, unknown = self.system.steps[step], missing(self.system.steps[step].family, text)
+        set_in = self.system.steps[step]
+        unknown = missing(set_in.family, cased(text, set_in.case, self.language))
         behind = f"{ink.replace('/label/', '/fill/')}" if "/label/" in ink else "background"
         for scheme in self.system.schemes:
             yield TextRun(
                 place, text, tag, step, ground, ink,
                 self.system.css(f"ground/{ground}/{ink}", scheme), self.system.css(f"ground/{ground}/{behind}", scheme),
-                set_in.weight, self.sizes[step], lines or {}, unknown, scheme=scheme, policy=self.policy,
+                set_in.weight, self.sizes[step], fits or {}, set_in.family, unknown, scheme=scheme, policy=self.policy,
             )  # fmt: skip
 
     def action(self, place: Place, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
         label, to = value["label"], value["to"]
         for state in _STATES:
             yield from self.runs(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
-        sizes = {width: action_size(self.system, slot.variant, label, width) for width in WIDTHS}
+        sizes = {width: action_size(self.system, slot.variant, label, width, language=self.language) for width in WIDTHS}
         gap = px(self.system, "space/3", 360)
         yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
         alive = bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)

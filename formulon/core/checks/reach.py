@@ -48,7 +48,7 @@ def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
         for section in (site.frame.header, *page.sections, site.frame.footer):
             _section(found, page.id, section, system)
     for token in system.tokens.values():
-        if token.alias and token.path in found:
+        if token.alias and token.path in found:  # a step's family counts for the brand's typeface that it is
             found[token.alias].update(found[token.path])
     for token in system.tokens.values():  # a ramp's own step hands its uses on to the brand colour
         if token.alias and token.path.startswith("ramp/") and token.path in found:
@@ -81,12 +81,8 @@ def _text(found: dict[str, Counter[tuple[str, str]]], run: TextRun) -> None:
     found[f"{ground}/selection-ink"][at] += 1
     if run.placeholder:
         found[f"{ground}/boundary"][at] += 1
-    family = "heading" if run.step in ("display", "h1", "h2", "h3", "h4") else "body"
-    for path in (
-        f"type/{family}/family",
-        *(f"type/{run.step}/{part}" for part in ("size", "line-height", "weight", "tracking")),
-    ):
-        found[path][at] += 1
+    for part in ("size", "line-height", "weight", "tracking", "family", "case"):
+        found[f"type/{run.step}/{part}"][at] += 1
 
 
 def _picture(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact) -> None:

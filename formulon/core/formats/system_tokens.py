@@ -30,7 +30,7 @@ def write(system: System, name: str) -> bytes:
 def _into(root: dict[str, Any], tokens: Mapping[str, Token], shared: Mapping[str, Token]) -> None:
     """Writes tokens into nested groups. An alias leads to the token that was written, here or in `shared`."""
     for token in tokens.values():
-        if token.type == "asset":
+        if token.type in ("asset", "keyword"):  # the format has no type for a keyword
             continue
         *groups, last = token.path.split("/")
         group = root

@@ -118,7 +118,7 @@ def warm() -> None:
         "a.json": b'{"a":{"$type":"color","$value":{"colorSpace":"oklch","components":[0.5,0.1,20]}}}',
         "a.csv": b"name,value\nNight,#123456\nDay,#abcdef\n",
         "a.md": b"# Words\n\nSome words with lab(50 10 10) and HSL 20 30 40.\n",
-        "a.woff2": family(DEFAULT_BODY).file("latin").read_bytes(),
+        "a.woff2": family(DEFAULT_BODY).faces[0].open(),
         "a.pdf": _PDF,
     }  # fmt: skip
     for form in ("PNG", "JPEG", "WEBP", "AVIF"):

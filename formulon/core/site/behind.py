@@ -6,11 +6,11 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
-from fontTools.ttLib import TTFont
 from numpy.typing import NDArray
 from PIL import Image, ImageDraw, ImageFont
 
 from formulon.core.color.srgb import Floats
+from formulon.core.type.features import plain
 from formulon.core.type.library import family
 from formulon.core.type.shaping import face, font
 
@@ -135,17 +135,9 @@ def _paste(mask: NDArray[np.bool_], part: NDArray[np.bool_], left: int, top: int
 
 @lru_cache(maxsize=64)
 def _font(family_id: str, weight: int, size: float) -> ImageFont.FreeTypeFont:
-    made = ImageFont.truetype(io.BytesIO(_bytes(family_id)), size)
-    if family(family_id).weights[0] != family(family_id).weights[1]:
+    face = family(family_id).at(weight)[0]
+    made = ImageFont.truetype(io.BytesIO(plain(face.open())), size)
+    if face.weights[0] != face.weights[1]:
         axes = made.get_variation_axes()
         made.set_variation_by_axes([float(weight if axis["name"] == b"Weight" else axis["default"] or 0) for axis in axes])
     return made
-
-
-@lru_cache(maxsize=16)
-def _bytes(family_id: str) -> bytes:
-    opened = TTFont(family(family_id).file("latin"))
-    opened.flavor = None
-    out = io.BytesIO()
-    opened.save(out)
-    return out.getvalue()

@@ -4,6 +4,7 @@ import math
 
 from formulon.core.site.catalogue import Box, Layout
 from formulon.core.system.model import System
+from formulon.core.type.fit import cased
 from formulon.core.type.lines import line_count, text_width
 
 GRID_FROM = 768  # px of viewport from which the 12 columns stand side by side
@@ -43,15 +44,18 @@ def box_width(system: System, box: Box, viewport: float, size: float) -> float:
     return min(width, box.most_em * size) if box.most_em else width
 
 
-def action_size(system: System, variant: str, label: str, viewport: float, room: float = math.inf) -> tuple[float, float]:
+def action_size(
+    system: System, variant: str, label: str, viewport: float, room: float = math.inf, language: str = "en"
+) -> tuple[float, float]:
     """Width and height in px of a button or a text button. Its label wraps where it is wider than the room."""
     step = system.steps["label"]
+    label = cased(label, step.case, language)
     size = step.size(viewport)
     plain = variant == "text"
     border = 0.0 if plain else 2 * px(system, "shape/border", 360)
     block = px(system, "link/padding-block" if plain else "button/padding-block", 360)
     inline = (0.0 if plain else px(system, "button/padding-inline", 360)) * 2 * size + border
-    wide, lines = text_width(step.family, step.weight, label, size) + inline, 1
+    wide, lines = text_width(step.family, step.weight, label, size, step.tracking) + inline, 1
     if wide > room:
         wide, lines = room, line_count(step.family, step.weight, label, size, room - inline, step.tracking)
     return wide, size * (lines * step.line_height + 2 * block) + border

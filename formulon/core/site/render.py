@@ -11,14 +11,12 @@ from urllib.parse import quote
 import jinja2
 from markupsafe import Markup, escape
 
-from formulon.core.site import pictures
+from formulon.core.site import fonts, pictures
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
 from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
-from formulon.core.system.css import drawn_css, font_faces, tokens_css
+from formulon.core.system.css import drawn_css, tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.model import Scheme, System
-from formulon.core.type.library import family
-from formulon.core.type.shaping import coverage
 
 _FOLDER = Path(__file__).parent
 WIDTHS = (360, 768, 1280, 1920)
@@ -32,6 +30,7 @@ class Preview:
     font_path: str
     picture_path: str = ""
     scheme: Scheme | None = None
+    own_font_path: str = ""
 
 
 def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None = None) -> dict[str, bytes]:
@@ -40,15 +39,9 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     files: dict[str, bytes] = {}
     for page in site.pages:
         files[site.file_name(page)] = render_page(site, system, page).encode()
-    files["tokens.css"] = (
-        font_faces(site.identity.typefaces, "fonts/", extended(site)) + tokens_css(system, used_names())
-    ).encode()
+    files["tokens.css"] = (fonts.face_rules(site, system) + tokens_css(system, used_names())).encode()
     files["site.css"] = (site_css() + placed_css(site)).encode()
-    for font in {site.identity.typefaces.heading, site.identity.typefaces.body}:
-        files[f"fonts/{font}/latin.woff2"] = family(font).file("latin").read_bytes()
-        if extended(site):
-            files[f"fonts/{font}/latin-ext.woff2"] = family(font).file("latin-ext").read_bytes()
-        files[f"fonts/{font}/OFL.txt"] = (family(font).file("latin").parent / "OFL.txt").read_bytes()
+    files |= fonts.files(site)
     files["favicon.svg"] = favicon(site, system).encode()
     for mark in _marks_used(site, system):
         files[f"marks/{mark.id}.svg"] = mark.svg.encode()
@@ -67,7 +60,7 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
     css = tokens = ""
     if preview:
         tokens = preview_tokens(system, preview.scheme or system.schemes[0])
-        faces = font_faces(site.identity.typefaces, preview.font_path, True)
+        faces = fonts.preview_rules(site, preview.font_path, preview.own_font_path)
         css = faces + site_css()
     return _environment().get_template("page.html").render(
         site=site, page=page, view=view, css=Markup(css), tokens=Markup(tokens),
@@ -123,14 +116,6 @@ def _placed(picture: Picture, standing: bool) -> dict[str, tuple[str, str]]:
         made["overlay"] = f"{picture.overlay.opacity:.2f}", f"--overlay:{picture.overlay.opacity:.2f}"
         made["shape"] = picture.overlay.shape, ""
     return made
-
-
-def extended(site: Site) -> bool:
-    """Whether the site has a character outside the Latin subset of its fonts."""
-    text = site.model_dump_json(exclude={"assets": True, "choices": True, "identity": {"marks"}})
-    texts = {ord(char) for char in text}
-    fonts = (site.identity.typefaces.heading, site.identity.typefaces.body)
-    return any(texts & (coverage(font)["latin-ext"] - coverage(font)["latin"]) for font in fonts)
 
 
 def favicon(site: Site, system: System) -> str:
@@ -285,8 +270,7 @@ class _View:
         return self.site.file_name(self.site.pages[0])
 
     def preload(self) -> list[str]:
-        faces = self.site.identity.typefaces
-        return [f"fonts/{font}/latin.woff2" for font in dict.fromkeys((faces.heading, faces.body))]
+        return fonts.preloads(self.site, self.system)
 
     def _find(self, section: Section, path: str) -> tuple[Slot, Any]:
         parts = path.split("/")

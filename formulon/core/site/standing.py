@@ -8,9 +8,10 @@ from formulon.core.site.catalogue import Box
 from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, content_width, px
 from formulon.core.site.model import PLACEHOLDER, Section
 from formulon.core.system.model import System
+from formulon.core.type.fit import cased
 from formulon.core.type.lines import balanced, broken
 
-HEADINGS = ("display", "h1", "h2", "h3", "h4")
+HEADINGS = ("display", "h1", "h2", "h3", "h4", "h5", "h6")
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,13 +47,13 @@ def stand(system: System, section: Section, viewport: int, language: str = "en")
         break_lines = balanced if name in HEADINGS and "\n" not in value else broken
         lines = tuple(
             line
-            for part in PLACEHOLDER.sub(r"[\1]", value).split("\n")
+            for part in cased(PLACEHOLDER.sub(r"[\1]", value), step.case, language).split("\n")
             for line in break_lines(step.family, step.weight, part, size, room, step.tracking, language)
         )
         block = TextBlock(lines, left, 0.0, step.family, step.weight, size, size * step.line_height, step.tracking)
         blocks.append((slot, block, len(heights)))
         heights.append(len(lines) * size * step.line_height)
-    actions = _actions(system, section, viewport)
+    actions = _actions(system, section, viewport, language)
     if actions:
         heights.append(actions)
     inner = sum(heights) + gap * max(0, len(heights) - 1)
@@ -62,11 +63,11 @@ def stand(system: System, section: Section, viewport: int, language: str = "en")
     return Stand(viewport, round(height), texts)
 
 
-def _actions(system: System, section: Section, viewport: int) -> float:
+def _actions(system: System, section: Section, viewport: int, language: str) -> float:
     """Height in px of the row of buttons, which wraps where they do not fit side by side; 0 without any."""
     room, gap = box_width(system, Box(), viewport, 0), px(system, "space/3", viewport)
     sizes = [
-        action_size(system, slot.variant, value["label"], viewport, room)
+        action_size(system, slot.variant, value["label"], viewport, room, language)
         for name, slot in section.catalogue.slots.items()
         if slot.type == "action" and (value := section.content.get(name)) and value["label"]
     ]

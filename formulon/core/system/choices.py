@@ -1,7 +1,7 @@
 """Choices: the designer's decisions. A small JSON document; all of it has defaults."""
 
 import re
-from typing import Literal
+from typing import Literal, get_args
 
 from pydantic import Field, field_validator
 
@@ -13,6 +13,7 @@ from formulon.core.system.pins import check_pin
 SECTION_GROUNDS = ("paper", "tint", "brand", "accent", "deep")
 GROUNDS = (*SECTION_GROUNDS, "navigation", "footer")
 SectionGround = Literal["paper", "tint", "brand", "accent", "deep"]
+StepName = Literal["display", "h1", "h2", "h3", "h4", "h5", "h6", "intro", "body", "fine", "label"]
 GroundName = Literal["paper", "tint", "brand", "accent", "deep", "navigation", "footer"]
 INKS = (
     "heading", "body", "quiet", "link", "link-hover", "link-visited", "boundary", "line", "focus", "focus-inner",
@@ -26,13 +27,39 @@ _REFERENCE = re.compile(r"[a-z0-9-]{1,40}(/[1-9]\d{1,2})?")
 _TOKEN = re.compile(rf"({DARK})?[a-z0-9-]{{1,60}}(/[a-z0-9-]{{1,60}}){{1,4}}")
 
 
+STEPS: tuple[StepName, ...] = get_args(StepName)
+
+
+class StepChoice(Model):
+    """What was set for one step of the scale; what is empty follows the scale and the family. Sizes are in px at 360 and
+    1280 px of viewport, tracking is in em."""
+
+    font: Literal["heading", "body", "third"] | None = None
+    small: float | None = Field(default=None, ge=9, le=160)
+    large: float | None = Field(default=None, ge=9, le=240)
+    weight: int | None = Field(default=None, ge=1, le=1000)
+    line_height: float | None = Field(default=None, ge=0.8, le=2.4)
+    tracking: float | None = Field(default=None, ge=-0.1, le=0.4)
+    case: Literal["none", "uppercase", "lowercase"] | None = None
+
+
 class Scale(Model):
-    """The type scale: size of running text in px and ratio of neighbouring steps, at 360 and at 1280 px."""
+    """The type scale: size of running text in px and ratio of neighbouring steps, at 360 and at 1280 px; a factor on all
+    sizes; and what was set for single steps."""
 
     base_small: float = Field(default=17, ge=12, le=24)
     base_large: float = Field(default=18, ge=12, le=28)
     ratio_small: float = Field(default=1.2, ge=1.05, le=1.5)
     ratio_large: float = Field(default=1.32, ge=1.05, le=1.6)
+    size: float = Field(default=1, ge=0.75, le=1.4)
+    steps: dict[StepName, StepChoice] = Field(default_factory=dict)
+
+    @field_validator("steps")
+    @classmethod
+    def _body(cls, value: dict[StepName, StepChoice]) -> dict[StepName, StepChoice]:
+        if value.get("body", StepChoice()).font:
+            raise ValueError("Running text is set in the body typeface. Choose another body typeface instead.")
+        return value
 
 
 class Buttons(Model):

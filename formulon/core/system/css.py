@@ -5,9 +5,7 @@ from functools import cache
 from formulon.core.system import fields
 from formulon.core.system.buttons import PARTS, STATES, VARIANTS
 from formulon.core.system.choices import GROUNDS, INKS
-from formulon.core.system.identity import Typefaces
 from formulon.core.system.model import Scheme, System, Token
-from formulon.core.type.library import SUBSETS, family
 
 
 def properties_css(system: System) -> str:
@@ -68,18 +66,3 @@ def _short_names() -> dict[str, str]:
     buttons = [f"{variant}/{part}/{state}" for variant in VARIANTS for part in PARTS for state in STATES]
     paths = ["background", *INKS, *buttons, *(f"field/{part}/{state}" for part in fields.PARTS for state in fields.STATES)]
     return {path.replace("/", "-"): path for path in paths}
-
-
-def font_faces(typefaces: Typefaces, path: str, extended: bool) -> str:
-    """@font-face rules of the two families, with files under `path`."""
-    rules = []
-    for font in dict.fromkeys((typefaces.heading, typefaces.body)):
-        data = family(font)
-        low, high = data.weights
-        weight = f"{low} {high}" if low != high else str(low)
-        for subset in SUBSETS if extended else SUBSETS[:1]:
-            rules.append(
-                f"@font-face{{font-family:'{data.name}';src:url({path}{font}/{subset}.woff2) format('woff2');"
-                f"font-weight:{weight};font-display:swap;unicode-range:{data.ranges[subset]}}}"
-            )
-    return "\n".join(rules) + "\n"

@@ -55,21 +55,64 @@ class BrandColor(Model):
 
 
 class Typefaces(Model):
-    """The ids of the heading and the body family, out of the library."""
+    """The ids of the heading and the body family, and of a third for labels, out of the library or of the brand's own;
+    without a third, labels are set in the body family."""
 
     heading: str = DEFAULT_HEADING
     body: str = DEFAULT_BODY
+    third: str = ""
 
-    @field_validator("heading", "body")
-    @classmethod
-    def _known(cls, value: str) -> str:
-        if value not in families():
-            raise ValueError(f"There is no typeface “{value}”. Choose one of: {', '.join(sorted(families()))}.")
-        return value
+    def used(self) -> tuple[str, ...]:
+        """Each family once."""
+        return tuple(dict.fromkeys(one for one in (self.heading, self.body, self.third) if one))
+
+
+class FontFile(Model):
+    """One file of a brand's own family, by the SHA-256 of its bytes: rebuilt as WOFF2 by the reader's process."""
+
+    sha256: str = Field(pattern=r"^[0-9a-f]{64}$")
+    weights: tuple[int, int] = Field(description="Lowest and highest weight.")
+    size: int = Field(ge=1, description="Bytes.")
+
+
+class FontMeasures(Model):
+    """What the family looks like at its regular weight, measured on its outlines; in em but for contrast and softness."""
+
+    x_height: float
+    cap_height: float
+    contrast: float
+    stem: float
+    width: float
+    softness: float
+    ascender: float
+    descender: float
+    line_gap: float
+
+
+class OwnFont(Model):
+    """A typeface of the brand's own, of which the files are here. Made by the reader's process alone.
+
+    `declared` says that the designer has a licence for its use on websites; a restricted one cannot be used without.
+    """
+
+    id: str = Field(pattern=r"^own-[0-9a-f]{12}$")
+    name: str = Field(min_length=1, max_length=60, pattern=r"^[\w .&+-]+$")
+    category: Literal["serif", "sans-serif", "monospace", "handwriting"]
+    files: list[FontFile] = Field(min_length=1, max_length=20)
+    italic: bool = False
+    measured: FontMeasures
+    languages: list[str] = Field(default_factory=list, max_length=60)
+    axes: list[str] = Field(default_factory=list, max_length=30)
+    embedding: str = Field(default="", max_length=80, description="What OS/2 fsType allows, in words.")
+    restricted: bool = False
+    no_subsetting: bool = False
+    reserved_name: bool = False
+    licence: str = Field(default="", max_length=300)
+    declared: bool = False
 
 
 class BrandFace(Model):
-    """A typeface of the brand's own. `library` is the family that stands for it on pages."""
+    """A typeface that the brand names. `library` is the family that stands for it on pages."""
 
     family: str = Field(min_length=1, max_length=80)
     role: Literal["headings", "running text", "other"] = "other"
@@ -167,6 +210,7 @@ class Identity(Model):
     language: str = Field(default="en-GB", pattern=r"^[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*$")
     colors: list[BrandColor] = Field(default_factory=list, max_length=12)
     typefaces: Typefaces = Field(default_factory=Typefaces)
+    fonts: list[OwnFont] = Field(default_factory=list, max_length=12, description="Typefaces of the brand's own, with files.")
     marks: list[Mark] = Field(default_factory=list, max_length=12)
     organisation: str = Field(default="", max_length=40, description="A kind out of core/system/organisations.py, or empty.")
     proof: list[str] = Field(default_factory=list, max_length=12, description="What shows that it is good: facts, no praise.")
@@ -204,6 +248,20 @@ class Identity(Model):
             if not re.fullmatch(r"[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*", one):
                 raise ValueError(f"“{one[:30]}” is no language code. Write for example cy or fr-CA.")
         return value
+
+    @model_validator(mode="after")
+    def _families(self) -> Self:
+        own = {font.id: font for font in self.fonts}
+        for one in self.typefaces.used():
+            if one in own:
+                if own[one].restricted and not own[one].declared:
+                    raise ValueError(
+                        f"{own[one].name}: its file forbids embedding. Say that you hold a licence for websites before it is used."
+                    )
+            elif one not in families():
+                known = ", ".join([*own, *sorted(families())])
+                raise ValueError(f"There is no typeface “{one}”. Choose one of: {known}.")
+        return self
 
     @model_validator(mode="after")
     def _unique(self) -> Self:

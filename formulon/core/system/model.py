@@ -103,6 +103,8 @@ class Step:
     large: float
     line_height: float
     tracking: float
+    case: str = "none"  # as CSS text-transform writes it
+    role: str = "body"  # which of the brand's families: heading, body or third
 
     def size(self, viewport: float) -> float:
         """Size in px at a viewport width in px: linear between the ends, held outside them."""

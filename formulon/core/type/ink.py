@@ -4,22 +4,21 @@ from functools import lru_cache
 
 from fontTools.pens.areaPen import AreaPen
 
-from formulon.core.type.library import SUBSETS
-from formulon.core.type.shaping import collapsed, coverage, face, font
+from formulon.core.type.shaping import collapsed, face, font, part_of
 
 
 @lru_cache(maxsize=8192)
 def glyph_area(family_id: str, weight: int, char: str) -> float:
     """Area in em² that a character's glyph covers, 0 where the family has none. Where contours of a variable font overlap
     the overlap counts twice, which is below 5 % of a text (see the test)."""
-    subset = next((one for one in SUBSETS if ord(char) in coverage(family_id)[one]), None)
-    if subset is None:
+    key = part_of(family_id, weight, char)
+    if key is None:
         return 0.0
-    drawn = font(family_id, subset, weight)
+    drawn = font(family_id, key, weight)
     glyph = drawn.get_nominal_glyph(ord(char))
     pen = AreaPen()
     drawn.draw_glyph_with_pen(glyph, pen)
-    upem = int(face(family_id, subset).upem)
+    upem = int(face(family_id, key).upem)
     return abs(float(pen.value)) / upem**2
 
 

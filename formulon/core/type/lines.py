@@ -95,7 +95,7 @@ def text_width(family_id: str, weight: int, text: str, size: float, tracking: fl
     return size * (advance(family_id, weight, text) + tracking * len(text))
 
 
-def widest_piece(family_id: str, weight: int, text: str, size: float, tracking: float = 0.0) -> float:
+def widest_piece(family_id: str, weight: int, text: str, size: float, tracking: float = 0.0, language: str = "en") -> float:
     """Width in px of the longest unbreakable part of a text."""
-    parts = pieces(collapsed(text)) or ("",)
+    parts = pieces(collapsed(text), language) or ("",)
     return max(text_width(family_id, weight, part.rstrip(), size, tracking) for part in parts)

@@ -1,91 +1,97 @@
 """Advance widths of real text in the shipped fonts, shaped with HarfBuzz."""
 
-import io
 import re
 from functools import cache, lru_cache
 
 import uharfbuzz as hb
-from fontTools.ttLib import TTFont
 
-from formulon.core.type.library import SUBSETS, family
-
-
-@cache
-def _font_bytes(family_id: str, subset: str) -> bytes:
-    """The TrueType bytes of a WOFF2 file; HarfBuzz does not read WOFF2."""
-    font = TTFont(family(family_id).file(subset))
-    font.flavor = None
-    out = io.BytesIO()
-    font.save(out)
-    return out.getvalue()
+from formulon.core.type.features import plain
+from formulon.core.type.library import family
 
 
 @cache
-def face(family_id: str, subset: str) -> hb.Face:
-    """A subset of a family, for HarfBuzz."""
-    return hb.Face(_font_bytes(family_id, subset))
+def _opened(family_id: str) -> dict[str, hb.Face]:
+    """Every face of a family, for HarfBuzz."""
+    return {one.key: hb.Face(plain(one.open())) for one in family(family_id).faces}
 
 
-@lru_cache(maxsize=128)
-def font(family_id: str, subset: str, weight: int) -> hb.Font:
-    """A subset of a family at a weight."""
-    font = hb.Font(face(family_id, subset))
-    low, high = family(family_id).weights
-    if low != high:
-        font.set_variations({"wght": weight})
-    return font
+def face(family_id: str, key: str) -> hb.Face:
+    """A face of a family, for HarfBuzz."""
+    return _opened(family_id)[key]
+
+
+@lru_cache(maxsize=512)
+def font(family_id: str, key: str, weight: int) -> hb.Font:
+    """A face of a family at a weight."""
+    made = hb.Font(face(family_id, key))
+    made.set_variations({"wght": weight})
+    return made
 
 
 @cache
 def coverage(family_id: str) -> dict[str, frozenset[int]]:
-    """The code points of each subset."""
-    return {subset: frozenset(face(family_id, subset).unicodes) for subset in SUBSETS}
+    """The code points of each face: those that its file has and its rule hands over to it."""
+    made = {}
+    for one in family(family_id).faces:
+        codes = frozenset(face(family_id, one.key).unicodes)
+        made[one.key] = frozenset(code for code in codes if one.asked(code)) if one.ranges else codes
+    return made
 
 
 @cache
-def _known(family_id: str) -> frozenset[int]:
+def known(family_id: str) -> frozenset[int]:
+    """The code points of a family."""
     return frozenset().union(*coverage(family_id).values())
+
+
+@cache
+def parts(family_id: str, weight: int) -> tuple[tuple[str, frozenset[int]], ...]:
+    """The faces that draw a weight, by key, each with its code points, in the order in which a browser asks them."""
+    return tuple((one.key, coverage(family_id)[one.key]) for one in family(family_id).at(weight))
+
+
+def part_of(family_id: str, weight: int, char: str) -> str | None:
+    """The face that draws a character; None where the family lacks it."""
+    return next((key for key, codes in parts(family_id, weight) if ord(char) in codes), None)
 
 
 @lru_cache(maxsize=16384)
 def missing(family_id: str, text: str) -> str:
     """The characters of a text that the family lacks, each once."""
-    known = _known(family_id)
-    return "".join(dict.fromkeys(c for c in text if ord(c) not in known and not c.isspace() and ord(c) != 0xAD))
+    codes = known(family_id)
+    return "".join(dict.fromkeys(c for c in text if ord(c) not in codes and not c.isspace() and ord(c) != 0xAD))
 
 
 @lru_cache(maxsize=65536)
 def advance(family_id: str, weight: int, text: str) -> float:
     """Advance width in em of a text on one line, with kerning and ligatures, without tracking.
 
-    Runs of characters outside the Latin subset are shaped in the extended one; what neither has counts 0.6 em.
+    Characters that the first face lacks are shaped in the next that has them; what none has counts 0.6 em.
     """
-    latin = coverage(family_id)["latin"]
-    total = 0.0
-    for run, inside in _runs(text, latin):
-        total += _shape(family_id, "latin" if inside else "latin-ext", weight, run)
-    return total
+    first, codes = parts(family_id, weight)[0]
+    if all(ord(char) in codes for char in text):
+        return _shape(family_id, first, weight, text)
+    return sum(_shape(family_id, key, weight, run) for run, key in _runs(family_id, weight, text))
 
 
-def _runs(text: str, latin: frozenset[int]) -> list[tuple[str, bool]]:
-    if all(ord(c) in latin for c in text):
-        return [(text, True)]
-    runs: list[tuple[str, bool]] = []
+def _runs(family_id: str, weight: int, text: str) -> list[tuple[str, str]]:
+    last = parts(family_id, weight)[-1][0]
+    runs: list[tuple[str, str]] = []
     for char in text:
-        inside = ord(char) in latin
-        if runs and runs[-1][1] == inside:
-            runs[-1] = runs[-1][0] + char, inside
+        key = part_of(family_id, weight, char) or last
+        if runs and runs[-1][1] == key:
+            runs[-1] = runs[-1][0] + char, key
         else:
-            runs.append((char, inside))
+            runs.append((char, key))
     return runs
 
 
-def _shape(family_id: str, subset: str, weight: int, text: str) -> float:
+def _shape(family_id: str, key: str, weight: int, text: str) -> float:
     buffer = hb.Buffer()
     buffer.add_str(text)
     buffer.guess_segment_properties()
-    hb.shape(font(family_id, subset, weight), buffer)
-    upem = int(face(family_id, subset).upem)
+    hb.shape(font(family_id, key, weight), buffer)
+    upem = int(face(family_id, key).upem)
     gone = sum(1 for info in buffer.glyph_infos if info.codepoint == 0)
     return float(sum(position.x_advance for position in buffer.glyph_positions)) / upem + gone * 0.1
 

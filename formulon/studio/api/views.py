@@ -292,7 +292,7 @@ class PreviewView(View):
         system, pictures = resolve(site.identity, site.choices), f"/api/brands/{brand_id}/pictures/"
         asked = request.query_params.get("scheme")
         scheme = next((one for one in system.schemes if one == asked), system.schemes[0])
-        html = render_page(site, system, page, Preview(FONTS, pictures, scheme))
+        html = render_page(site, system, page, Preview(FONTS, pictures, scheme, f"/api/brands/{brand_id}/fonts/"))
         return answer(shapes.Preview(html=html))
 
 

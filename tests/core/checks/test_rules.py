@@ -15,6 +15,7 @@ from formulon.core.system.choices import Choices
 from formulon.core.system.identity import Identity
 from formulon.core.system.policy import AAA, Policy
 from formulon.core.system.resolve import resolve
+from formulon.core.type.fit import Fit
 
 PLACE = Place("home", "hero", "heading")
 RUN = TextRun(
@@ -181,23 +182,23 @@ def test_title_and_description() -> None:
 
 @pytest.mark.parametrize(("lines", "found"), [(3, []), (4, ["too-many"])])
 def test_headline_lines(lines: int, found: list[str]) -> None:
-    run = replace(RUN, tag="h1", step="display", lines={360: lines})
+    run = replace(RUN, tag="h1", step="display", fits={360: Fit(lines, 20, 90, 300)})
     assert codes("type/headline-lines", run) == found
 
 
 def test_headline_lines_cannot_be_told_without_glyphs() -> None:
-    run = replace(RUN, tag="h2", step="h2", lines={360: 9}, unknown_glyphs="Ж")
+    run = replace(RUN, tag="h2", step="h2", fits={360: Fit(9, 20, 90, 300)}, unknown_glyphs="Ж")
     outcome, (verdict,) = of("type/headline-lines").verdicts(run)
     assert outcome == "cannot-tell" and verdict.code == "glyphs-unknown"
 
 
 def test_running_text_is_no_headline() -> None:
-    assert of("type/headline-lines").verdicts(replace(RUN, lines={360: 9}))[0] == "does-not-apply"
+    assert of("type/headline-lines").verdicts(replace(RUN, fits={360: Fit(9, 20, 90, 300)}))[0] == "does-not-apply"
 
 
 def test_a_headline_that_is_still_to_be_written_is_not_measured_or_cut() -> None:
     """Cutting a placeholder would turn it into a text that no rule stops."""
-    run = replace(RUN, tag="h1", step="display", lines={360: 9}, placeholder=True)
+    run = replace(RUN, tag="h1", step="display", fits={360: Fit(9, 20, 90, 300)}, placeholder=True)
     assert of("type/headline-lines").verdicts(run)[0] == "does-not-apply"
     report = check_site(plan(Identity(name="Bare")))
     assert {f.rule for f in report.findings} == {"content/placeholder-left", "publishing/title-description"}

@@ -1,5 +1,7 @@
 """What lies behind a text on a picture: the crop of `object-fit: cover`, and the pixels around glyphs."""
 
+import io
+
 import numpy as np
 import pytest
 from fontTools.ttLib import TTFont
@@ -48,7 +50,7 @@ def test_text_over_the_edge_is_cut_there() -> None:
 
 def test_the_stem_is_that_of_the_font() -> None:
     """The OS/2-independent measure: the outline of “l”, read with fontTools at the default weight."""
-    opened = TTFont(family("young-serif").file("latin"))
+    opened = TTFont(io.BytesIO(family("young-serif").faces[0].open()))
     glyphs, name = opened.getGlyphSet(), opened.getBestCmap()[ord("I")]
     from fontTools.pens.boundsPen import BoundsPen
 

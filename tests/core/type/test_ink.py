@@ -13,7 +13,7 @@ from formulon.core.type.library import family
 
 def rastered(family_id: str, weight: int, text: str, size: int = 200) -> float:
     """Covered area in em² of a text drawn letter by letter, so that no letter covers another."""
-    source = TTFont(family(family_id).file("latin"))
+    source = TTFont(io.BytesIO(family(family_id).faces[0].open()))
     source.flavor = None
     out = io.BytesIO()
     source.save(out)

@@ -2,23 +2,14 @@
 
 import io
 import re
-from functools import cache
 from typing import Any
 
-import icu
 from fontTools.ttLib import TTFont, TTLibError
 
 from formulon.core.errors import ReadError
 from formulon.core.identity.sightings import Reading, TypefaceSeen
+from formulon.core.type.languages import languages
 
-# Languages of Europe by their codes; the letters that each needs come with ICU, from CLDR's exemplar sets.
-LANGUAGES = {
-    "en": "English", "fr": "French", "de": "German", "es": "Spanish", "pt": "Portuguese", "it": "Italian", "nl": "Dutch",
-    "da": "Danish", "sv": "Swedish", "nb": "Norwegian", "fi": "Finnish", "is": "Icelandic", "ga": "Irish", "cy": "Welsh",
-    "pl": "Polish", "cs": "Czech", "sk": "Slovak", "sl": "Slovenian", "hr": "Croatian", "hu": "Hungarian", "ro": "Romanian",
-    "et": "Estonian", "lv": "Latvian", "lt": "Lithuanian", "tr": "Turkish", "el": "Greek", "ru": "Russian", "uk": "Ukrainian",
-    "bg": "Bulgarian", "vi": "Vietnamese",
-}  # fmt: skip
 _STYLES = "thin|extra ?light|light|regular|medium|semi ?bold|bold|extra ?bold|black|italic|variable"
 
 
@@ -59,8 +50,8 @@ def _seen(font: TTFont, name: str) -> TypefaceSeen:
     if "wght" in axes:
         weights = [int(axes["wght"][0]), int(axes["wght"][2])]
     italic = bool(os2 and os2.fsSelection & 1) or bool(font["head"].macStyle & 2)
-    if axes and not _name(font, 16):
-        # A variable file without a typographic family names its default instance: "Example Light".
+    if axes and (not _name(font, 16) or re.search(r"\d+ ?pt\b", family)):
+        # A variable file without a typographic family names its default instance: "Example Light", "Example 16pt".
         family = re.sub(rf"(?i)(?:\s+(?:{_STYLES}|\d+ ?pt))+$", "", family) or family
     hhea = font["hhea"]
     metrics = {"ascender": hhea.ascent / units, "descender": hhea.descent / units, "line gap": hhea.lineGap / units}
@@ -75,20 +66,6 @@ def _seen(font: TTFont, name: str) -> TypefaceSeen:
         place=f"names, {len(codes):,} characters", axes=axes, metrics={key: round(value, 4) for key, value in metrics.items()},
         languages=languages(codes), licence=licence, embedding=_embedding(int(os2.fsType)) if os2 else "", sure=0.98,
     )  # fmt: skip
-
-
-def languages(codes: set[int]) -> list[str]:
-    """The codes of the languages for all of whose letters the font has a glyph."""
-    return [code for code, letters in _letters().items() if letters <= codes]
-
-
-@cache
-def _letters() -> dict[str, frozenset[int]]:
-    made: dict[str, frozenset[int]] = {}
-    for code in LANGUAGES:
-        letters = icu.LocaleData(code).getExemplarSet(0, 0)
-        made[code] = frozenset(ord(one) for text in letters for form in (str(text), str(text).upper()) for one in form)
-    return made
 
 
 def _embedding(bits: int) -> str:

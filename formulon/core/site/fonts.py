@@ -1,0 +1,104 @@
+"""The font files of a site: which are served, cut down to what, and the style rules that name them."""
+
+from functools import lru_cache
+
+from formulon.core.site.model import Site
+from formulon.core.system.identity import Identity, OwnFont
+from formulon.core.system.model import System
+from formulon.core.type.delivery import cut, stand_in, wanted
+from formulon.core.type.library import Face, Family, family
+from formulon.core.type.shaping import coverage
+
+FOLDER = "fonts/"
+
+
+def codes_of(site: Site) -> frozenset[int]:
+    """The code points that the site needs."""
+    identity = site.identity
+    texts = site.model_dump_json(exclude={"assets": True, "choices": True, "identity": {"marks", "fonts"}})
+    return _wanted(tuple(dict.fromkeys((identity.language, *identity.languages))), frozenset(texts))
+
+
+@lru_cache(maxsize=64)
+def _wanted(languages: tuple[str, ...], chars: frozenset[str]) -> frozenset[int]:
+    return wanted(list(languages), "".join(chars))
+
+
+def served(site: Site, font: Family) -> list[Face]:
+    """The faces of a family that hold something that the site needs; the first always."""
+    need = codes_of(site)
+    seen: set[int] = set()
+    made: list[Face] = []
+    for face in font.faces:
+        codes = coverage(font.id)[face.key]
+        if not made or need & (codes - seen) or not face.ranges:
+            made.append(face)
+        seen |= codes if face.ranges else set()
+    return made
+
+
+def own_font(identity: Identity, font: Family) -> OwnFont | None:
+    return next((one for one in identity.fonts if one.id == font.id), None)
+
+
+def whole(identity: Identity, font: Family) -> bool:
+    """Whether the files are served as they are: the library's are cut by alphabet already; of a brand's own, those whose
+    licence forbids subsetting, and those whose name is reserved by it, which a changed file may not carry."""
+    own = own_font(identity, font)
+    return own is None or own.no_subsetting or own.reserved_name
+
+
+def files(site: Site) -> dict[str, bytes]:
+    """The font files by path, each with the text of its licence beside it."""
+    made: dict[str, bytes] = {}
+    for font in map(family, site.identity.typefaces.used()):
+        own = own_font(site.identity, font)
+        for face in served(site, font):
+            data = face.open()
+            made[f"{FOLDER}{font.id}/{face.key}.woff2"] = data if whole(site.identity, font) else cut(data, codes_of(site))
+        if own is None:
+            made[f"{FOLDER}{font.id}/OFL.txt"] = font.licence_text.encode()
+        else:
+            said = own.licence or "The font file states no licence. It is used under the licence that the brand holds."
+            made[f"{FOLDER}{font.id}/LICENCE.txt"] = f"{own.name}\n\n{said}\n".encode()
+    return made
+
+
+def face_rules(site: Site, system: System) -> str:
+    """@font-face rules of the published site: the files, and for every weight in use a stand-in with the same measures."""
+    rules = []
+    for font in map(family, site.identity.typefaces.used()):
+        rules += [_rule(font, face, f"{FOLDER}{font.id}/{face.key}.woff2") for face in served(site, font)]
+        weights = sorted({step.weight for step in system.steps.values() if step.family == font.id})
+        rules += [stand_in(font, weight) for weight in weights]
+    return "".join(rules)
+
+
+def preview_rules(site: Site, path: str, own_path: str) -> str:
+    """The same for a preview: whole families, the library's under one path and the brand's own under another."""
+    rules = []
+    for font in map(family, site.identity.typefaces.used()):
+        for face in font.faces:
+            rules.append(_rule(font, face, f"{own_path}{face.key}.woff2" if font.own else f"{path}{font.id}/{face.key}.woff2"))
+    return "".join(rules)
+
+
+def preloads(site: Site, system: System) -> list[str]:
+    """The files that a page's first screen needs: of each family the first face at the weight of its largest step."""
+    made = []
+    for font in map(family, site.identity.typefaces.used()):
+        used = [step for step in system.steps.values() if step.family == font.id]
+        if used:
+            face = font.at(max(used, key=lambda step: step.large).weight)[0]
+            made.append(f"{FOLDER}{font.id}/{face.key}.woff2")
+    return made
+
+
+def _rule(font: Family, face: Face, address: str) -> str:
+    low, high = face.weights
+    weight = f"{low} {high}" if low != high else str(low)
+    ranges = f";unicode-range:{face.ranges}" if face.ranges else ""
+    return (
+        f"@font-face{{font-family:'{font.name}';src:url({address}) format('woff2');"
+        f"font-weight:{weight};font-display:swap{ranges}}}\n"
+    )
