@@ -25,6 +25,17 @@ SUBSETS = ("latin", "latin-ext")
 STATIC = {"young-serif": [400], "zilla-slab": [400, 600], "spectral": [400, 600]}
 
 
+def spans(codes: set[int]) -> str:
+    """Code points as spans in hexadecimal: "20-7e,a0"."""
+    made: list[list[int]] = []
+    for code in sorted(codes):
+        if made and made[-1][1] == code - 1:
+            made[-1][1] = code
+        else:
+            made.append([code, code])
+    return ",".join(f"{low:x}" if low == high else f"{low:x}-{high:x}" for low, high in made)
+
+
 def copy(package: Path) -> None:
     name = package.name
     target = FOLDER / name
@@ -54,6 +65,7 @@ def copy(package: Path) -> None:
         "reserved_name": "reserved font name" in licence.split("SIL OPEN FONT LICENSE")[0].lower(),
         "version": data["version"],
         "languages": languages(codes),
+        "codes": spans(codes),
         "faces": faces,
         "measured": asdict(measure(plain((target / f"{faces[0]['key']}.woff2").read_bytes()))),
     }

@@ -35,6 +35,9 @@ PATHS = [
     ("get", "/effect"),
     ("post", "/effect"),
     ("get", "/pictures/moon-480.webp"),
+    ("post", "/fonts"),
+    ("get", "/type"),
+    ("get", "/fonts/0123456789abcdef.woff2"),
 ]
 
 
@@ -47,6 +50,7 @@ def test_the_list_of_paths_is_whole() -> None:
 def _pattern(path: str) -> str:
     parts = {"/home/": "/<slug:page_id>/", "/hero/": "/<slug:section_id>/", "/1/": "/<int:number>/", "/7": "/<int:file_id>"}
     parts |= {"/identity/json": "/identity/<slug:form>", "/system/tokens": "/system/<slug:form>", "moon-480.webp": "<str:name>"}
+    parts |= {"0123456789abcdef.woff2": "<str:name>"}
     for example, pattern in parts.items():
         path = path.replace(example, pattern)
     return path

@@ -162,7 +162,7 @@ class _Prediction:
         drawn, headline = cased(shown, step.case, self.language), name in HEADINGS
         for width in WIDTHS:
             size = self.sizes[name][width]
-            room = box_width(self.system, box_of(layout, place.slot, width), width, size)
+            room = box_width(self.system, box_of(section, place.slot, width), width, size)
             fits[width] = fit(step.family, step.weight, drawn, size, room, step.tracking, self.language, headline)
         for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits):
             yield replace(run, placeholder=True) if shown != value else run

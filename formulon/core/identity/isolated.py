@@ -47,6 +47,11 @@ class Readers:
         made: dict[str, Any] = json.loads(self._ask({"name": name, "mode": "picture", "size": len(data)}, data))
         return made
 
+    def font(self, name: str, data: bytes) -> dict[str, Any]:
+        """A font file made ready for pages: see core/identity/fonts.py, with "woff2" in base64; or {"error"}."""
+        made: dict[str, Any] = json.loads(self._ask({"name": name, "mode": "font", "size": len(data)}, data))
+        return made
+
     def close(self) -> None:
         """Ends the processes."""
         with self.lock:

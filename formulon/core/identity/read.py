@@ -6,6 +6,7 @@ file or a socket: what it needs has been loaded before. A request is a length (8
 length and the file's bytes, whose number the head gives; an answer is a length and JSON.
 """
 
+import base64
 import gc
 import io
 import json
@@ -20,6 +21,7 @@ from contextlib import suppress
 from typing import BinaryIO
 
 from formulon.core.errors import FormulonError
+from formulon.core.identity.fonts import prepare
 from formulon.core.identity.readers.raster import renditions
 from formulon.core.identity.reading import read_file
 from formulon.core.identity.sightings import Reading
@@ -30,11 +32,11 @@ SECONDS = 20
 
 
 def answer(head: dict[str, object], data: bytes) -> bytes:
-    """The answer to a request: a Reading, the rebuilt mark of an SVG file, the sizes of a photograph, or an error."""
+    """The answer to a request: a Reading, the rebuilt mark of an SVG file, the sizes of a photograph, a font made ready, or an error."""
     name = str(head["name"])
-    if head.get("mode") == "picture":
+    if head.get("mode") in ("picture", "font"):
         try:
-            return json.dumps(renditions(name, data)).encode()
+            return json.dumps(renditions(name, data) if head["mode"] == "picture" else _font(name, data)).encode()
         except FormulonError as error:
             return json.dumps({"error": str(error)}).encode()
     if head.get("mode") != "mark":
@@ -45,6 +47,11 @@ def answer(head: dict[str, object], data: bytes) -> bytes:
     except FormulonError as error:
         return json.dumps({"error": str(error), "code": error.code}).encode()
     return json.dumps({"svg": made.svg, "width": made.width, "height": made.height, "notes": made.notes}).encode()
+
+
+def _font(name: str, data: bytes) -> dict[str, object]:
+    made = prepare(name, data)
+    return made | {"woff2": base64.b64encode(made["woff2"]).decode()}
 
 
 def limit() -> None:

@@ -34,6 +34,15 @@ class Box:
 
 
 @dataclass(frozen=True, slots=True)
+class Among:
+    """Boxes of some items' slots ("title"): of the item at `index`, where there are `counts` items; without them, of any."""
+
+    boxes: dict[str, Box]
+    index: int | None = None
+    counts: tuple[int, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
 class Layout:
     """A composition of a kind. `steps` overrides the step of a slot; `card` names the slots on an inset card of another
     ground, `on_picture` those that stand on the section's picture, over an overlay in the ground's colour."""
@@ -45,6 +54,7 @@ class Layout:
     card: tuple[str, ...] = ()  # slots that stand on a card of another ground
     phone_boxes: dict[str, Box] = field(default_factory=dict)
     on_picture: tuple[str, ...] = ()
+    among: tuple[Among, ...] = ()  # the first that holds for an item goes before `boxes`
 
 
 @dataclass(frozen=True, slots=True)
@@ -172,11 +182,16 @@ CATALOGUE: dict[str, Kind] = {
                 "Lead",
                 "The first card is the largest, with pictures.",
                 {"heading": Box(8), "text": Box(5), "items/title": Box(3), "items/text": Box(3)},
+                among=(
+                    Among({"title": Box(5), "text": Box(5)}, index=0),
+                    Among({"title": Box(6), "text": Box(6)}, counts=(2,)),
+                    Among({"title": Box(6), "text": Box(6)}, index=3, counts=(4,)),
+                ),
             ),
             "ledger": Layout(
                 "Ledger",
                 "A ruled list, one line for each, without pictures.",
-                {"heading": Box(4), "text": Box(4), "items/title": Box(3), "items/text": Box(4.5, most_em=34)},
+                {"heading": Box(4), "text": Box(4), "items/title": Box(3), "items/text": Box(5, most_em=34)},
             ),
             "terrace": Layout(
                 "Terrace",
@@ -184,9 +199,10 @@ CATALOGUE: dict[str, Kind] = {
                 {
                     "heading": Box(8),
                     "text": Box(5),
-                    "items/title": Box(3.5, inset=("5", "5")),
-                    "items/text": Box(3.5, inset=("5", "5")),
+                    "items/title": Box(4, inset=("5", "5")),
+                    "items/text": Box(4, inset=("5", "5")),
                 },
+                among=(Among({"title": Box(6, inset=("5", "5")), "text": Box(6, inset=("5", "5"))}, counts=(2, 4)),),
                 card=("items/title", "items/text", "items/link"),
                 phone_boxes={
                     "items/title": Box(12, inset=("5", "5")),
@@ -221,8 +237,8 @@ CATALOGUE: dict[str, Kind] = {
             "note": Slot("Small print", step="fine", ink="quiet", most=300),
         },
         {
-            "columns": Layout("Columns", "Name large, then pages and contact in columns.", {"text": Box(5), "note": Box(12)}),
-            "line": Layout("Line", "All of it on one quiet line.", {"text": Box(6), "note": Box(6)}),
+            "columns": Layout("Columns", "Name large, then pages and contact in columns.", {"text": Box(5), "note": Box(12, most_em=38)}),
+            "line": Layout("Line", "All of it on one quiet line.", {"text": Box(6), "note": Box(6, most_em=38)}),
         },
         ground="footer",
     ),

@@ -2,7 +2,8 @@
 
 import math
 
-from formulon.core.site.catalogue import Box, Layout
+from formulon.core.site.catalogue import Box
+from formulon.core.site.model import Section
 from formulon.core.system.model import System
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import line_count, text_width
@@ -25,12 +26,17 @@ def content_width(system: System, viewport: float) -> float:
     return min(px(system, "space/container", viewport), viewport - 2 * px(system, "space/gutter", viewport))
 
 
-def box_of(layout: Layout, slot: str, viewport: float) -> Box:
-    """The box of a slot; item slots are written without their number ("items/title")."""
-    parts = slot.split("/")
+def box_of(section: Section, slot: str, viewport: float) -> Box:
+    """The box of a slot ("heading", "items/0/title") in the section's layout."""
+    layout, parts = section.catalogue.layouts[section.layout], slot.split("/")
     name = f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else slot
     if viewport < GRID_FROM:
         return layout.phone_boxes.get(name, Box())
+    if len(parts) == 3:
+        count, index = len(section.content[parts[0]]), int(parts[1])
+        for among in layout.among:
+            if among.index in (None, index) and (not among.counts or count in among.counts) and parts[2] in among.boxes:
+                return among.boxes[parts[2]]
     return layout.boxes.get(name, Box())
 
 

@@ -42,7 +42,7 @@ def stand(system: System, section: Section, viewport: int, language: str = "en")
             continue
         name = layout.steps.get(slot, section.catalogue.slots[slot].step)
         step, size = system.steps[name], system.steps[name].size(viewport)
-        room = box_width(system, box_of(layout, slot, viewport), viewport, size)
+        room = box_width(system, box_of(section, slot, viewport), viewport, size)
         # Headings are balanced, unless they have breaks of their own.
         break_lines = balanced if name in HEADINGS and "\n" not in value else broken
         lines = tuple(

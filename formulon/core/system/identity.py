@@ -71,7 +71,8 @@ class FontFile(Model):
     """One file of a brand's own family, by the SHA-256 of its bytes: rebuilt as WOFF2 by the reader's process."""
 
     sha256: str = Field(pattern=r"^[0-9a-f]{64}$")
-    weights: tuple[int, int] = Field(description="Lowest and highest weight.")
+    lightest: int = Field(ge=1, le=1000)
+    heaviest: int = Field(ge=1, le=1000)
     size: int = Field(ge=1, description="Bytes.")
 
 

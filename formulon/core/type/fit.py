@@ -16,7 +16,7 @@ class Fit:
     characters: float
     widest: float
     box: float
-    orphan: str = ""  # the word that stands alone on the last of several lines
+    orphan: str = ""  # the word that stands alone on the last line, under a line of several
 
 
 @lru_cache(maxsize=8192)
@@ -41,6 +41,6 @@ def fit(
     if not lines:
         return Fit(0, 0.0, 0.0, width)
     full = lines[:-1] or lines
-    alone = lines[-1] if len(lines) > 1 and " " not in lines[-1] and len(parts) == 1 else ""
+    alone = lines[-1] if len(lines) > 1 and " " not in lines[-1] and " " in lines[-2] and len(parts) == 1 else ""
     widest = max(widest_piece(family_id, weight, part, size, tracking, language) for part in parts)
     return Fit(len(lines), sum(map(len, full)) / len(full), widest, width, alone)

@@ -38,14 +38,14 @@ class Face:
 
     def asked(self, code: int) -> bool:
         """Whether a browser asks this face for a code point."""
-        return any(low <= code <= high for low, high in _spans(self.ranges))
+        return any(low <= code <= high for low, high in spans(self.ranges))
 
 
 @cache
-def _spans(ranges: str) -> tuple[tuple[int, int], ...]:
-    """A CSS unicode-range as pairs of code points (CSS Fonts 4, 4.5)."""
+def spans(text: str) -> tuple[tuple[int, int], ...]:
+    """Spans of code points, as CSS unicode-range writes them (CSS Fonts 4, 4.5), with or without "U+"."""
     made = []
-    for part in ranges.split(","):
+    for part in text.split(","):
         low, _, high = part.strip().removeprefix("U+").partition("-")
         made.append((int(low, 16), int(high or low, 16)))
     return tuple(made)
@@ -87,6 +87,7 @@ class Family:
     licence_text: str = field(default="", repr=False)
     reserved_name: bool = False
     own: bool = False
+    codes: str = field(default="", repr=False)  # spans of its code points; empty where the files have to tell
 
     @property
     def weights(self) -> tuple[int, int]:
@@ -149,5 +150,5 @@ def _read(folder: Path) -> Family:
         id=folder.name, name=data["name"], category=data["category"], faces=faces, measured=Measured(**data["measured"]),
         languages=tuple(data["languages"]), axes=tuple(data["axes"]), italic=data["italic"], licence=data["licence"],
         attribution=data["attribution"], licence_text=(folder / "OFL.txt").read_text(encoding="utf-8"),
-        reserved_name=data["reserved_name"],
+        reserved_name=data["reserved_name"], codes=data["codes"],
     )  # fmt: skip

@@ -6,7 +6,7 @@ from functools import cache, lru_cache
 import uharfbuzz as hb
 
 from formulon.core.type.features import plain
-from formulon.core.type.library import family
+from formulon.core.type.library import family, spans
 
 
 @cache
@@ -41,6 +41,9 @@ def coverage(family_id: str) -> dict[str, frozenset[int]]:
 @cache
 def known(family_id: str) -> frozenset[int]:
     """The code points of a family."""
+    told = family(family_id).codes
+    if told:
+        return frozenset(code for low, high in spans(told) for code in range(low, high + 1))
     return frozenset().union(*coverage(family_id).values())
 
 

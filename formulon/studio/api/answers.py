@@ -1,5 +1,6 @@
 """Building the answers out of models and services."""
 
+from dataclasses import asdict
 from urllib.parse import quote
 
 from django.conf import settings
@@ -16,7 +17,7 @@ from formulon.core.site.model import Asset
 from formulon.core.site.render import WIDTHS, preview_tokens
 from formulon.core.system.choices import GROUNDS, Choices
 from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity, Mark
+from formulon.core.system.identity import FontMeasures, Identity, Mark
 from formulon.core.system.logo import choose
 from formulon.core.system.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
@@ -154,7 +155,20 @@ def library() -> shapes.Library:
     return shapes.Library(
         families=[
             shapes.FamilyCard(
-                id=f.id, name=f.name, category=f.category, licence=f.licence, lightest=f.weights[0], heaviest=f.weights[1]
+                id=f.id,
+                name=f.name,
+                category=f.category,
+                licence=f.licence,
+                lightest=f.weights[0],
+                heaviest=f.weights[1],
+                italic=f.italic,
+                axes=list(f.axes),
+                languages=list(f.languages),
+                faces=[
+                    shapes.FaceCard(key=one.key, lightest=one.weights[0], heaviest=one.weights[1], ranges=one.ranges)
+                    for one in f.faces
+                ],
+                measured=FontMeasures(**asdict(f.measured)),
             )
             for f in families().values()
         ],

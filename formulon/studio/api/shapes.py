@@ -13,7 +13,7 @@ from formulon.core.site.model import Frame, Page
 from formulon.core.site.replan import Difference
 from formulon.core.system.choices import Choices
 from formulon.core.system.duplicates import NearDuplicates
-from formulon.core.system.identity import Identity
+from formulon.core.system.identity import FontMeasures, Identity
 from formulon.core.system.model import Conflict, Pair, Scheme, Step, Token
 from formulon.core.system.proportions import Proportions
 
@@ -215,13 +215,29 @@ class ReadColors(Shape):
     problems: list[str]
 
 
+class FaceCard(Shape):
+    """A file of a family; `ranges` is a CSS unicode-range, empty for all characters."""
+
+    key: str
+    lightest: int
+    heaviest: int
+    ranges: str
+
+
 class FamilyCard(Shape):
+    """A family of the library. Measures are in em; see core/type/library.py."""
+
     id: str
     name: str
     category: str
     licence: str
     lightest: int
     heaviest: int
+    italic: bool
+    axes: list[str]
+    languages: list[str]
+    faces: list[FaceCard]
+    measured: FontMeasures
 
 
 class LayoutCard(Shape):

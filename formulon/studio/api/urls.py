@@ -3,7 +3,7 @@
 from django.urls import path
 from drf_spectacular.views import SpectacularAPIView
 
-from formulon.studio.api import color_views, views
+from formulon.studio.api import color_views, type_views, views
 from formulon.studio.api import schema as _schema  # noqa: F401  registers the extension
 
 _BRAND = "brands/<uuid:brand_id>"
@@ -30,6 +30,9 @@ urlpatterns = [
     path(f"{_BRAND}/questions", views.QuestionsView.as_view()),
     path(f"{_BRAND}/identity/<slug:form>", views.IdentityFileView.as_view()),
     path(f"{_BRAND}/pictures/<str:name>", views.PictureView.as_view()),
+    path(f"{_BRAND}/fonts", views.FontsView.as_view()),
+    path(f"{_BRAND}/fonts/<str:name>", views.FontView.as_view()),
+    path(f"{_BRAND}/type", type_views.TypeView.as_view()),
     path(f"{_BRAND}/reach", color_views.ReachView.as_view()),
     path(f"{_BRAND}/effect", color_views.EffectView.as_view()),
     path(f"{_BRAND}/system/<slug:form>", color_views.SystemFileView.as_view()),

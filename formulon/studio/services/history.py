@@ -1,5 +1,6 @@
 """Writing documents: every change is one entry of the history, based on a revision, and can be undone."""
 
+import json
 from dataclasses import dataclass
 from typing import Any
 
@@ -55,23 +56,25 @@ def write(brand: Brand, author: User | None, label: str, edits: list[Edit], read
 
 @transaction.atomic
 def replace(
-    brand: Brand, author: User | None, label: str, bodies: dict[str, tuple[int, Body]], read: frozenset[str] = frozenset()
-) -> Entry | None:
+    brand: Brand, author: User | None, label: str, bodies: dict[str, tuple[int, Body]], read: frozenset[str] = frozenset(),
+    fonts: frozenset[str] = frozenset(),
+) -> Entry | None:  # fmt: skip
     """Puts whole bodies in the place of documents, each based on a revision, as one entry. As `write` otherwise."""
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
     stored = {document.name: document for document in brand.documents.select_for_update()}
     _refuse_stale(brand, stored, [Edit(name, revision, []) for name, (revision, _) in bodies.items()])
     before = {name: document.body for name, document in stored.items()}
     after = before | {name: checked(name, body) for name, (_, body) in bodies.items()}
-    return _settle(brand, author, label, stored, before, after, read)
+    return _settle(brand, author, label, stored, before, after, read, fonts)
 
 
 def _settle(
     brand: Brand, author: User | None, label: str, stored: dict[str, Document], before: dict[str, Body], after: dict[str, Body],
-    read: frozenset[str],
+    read: frozenset[str], fonts: frozenset[str] = frozenset(),
 ) -> Entry | None:  # fmt: skip
     """Checks what no patch may do, lets untouched pages follow the brief, and records the entry."""
     _refuse_unread_marks(before["identity"], after["identity"], read)
+    _refuse_unread_fonts(before["identity"], after["identity"], fonts)
     base = brand.planned
     if after["identity"] != before["identity"]:
         old, new = (Identity.model_validate(state["identity"]) for state in (before, after))
@@ -210,6 +213,14 @@ def _refuse_unread_marks(before: Body, after: Body, read: frozenset[str]) -> Non
     for mark in after["marks"]:
         if mark["svg"] not in known and read_mark(mark["name"], mark["svg"].encode())["svg"] != mark["svg"]:
             raise UploadRefused(f"{mark['name']}: this drawing was not read by Formulon. Upload the file instead.")
+
+
+def _refuse_unread_fonts(before: Body, after: Body, fonts: frozenset[str]) -> None:
+    """A typeface comes by upload alone; a patch may take it out, or say that its licence is held."""
+    known = {json.dumps(font | {"declared": False}, sort_keys=True) for font in before.get("fonts", [])}
+    for font in after.get("fonts", []):
+        if font["id"] not in fonts and json.dumps(font | {"declared": False}, sort_keys=True) not in known:
+            raise UploadRefused(f"{font['name']}: this typeface was not read by Formulon. Upload its files instead.")
 
 
 def _record(

@@ -44,11 +44,16 @@ def publish(brand: Brand, author: User | None) -> Release:
 
 
 def archive(release: Release) -> bytes:
-    """The release as a ZIP that any static server can serve. The same release gives the same bytes."""
+    """The release as a ZIP that any static server can serve. The same release gives the same bytes. Fonts whose files
+    forbid embedding are for the site alone and stay out; pages then show their stand-ins."""
+    fonts = release.snapshot["identity"].get("fonts", [])
+    kept_out = tuple(f"fonts/{font['id']}/" for font in fonts if font["restricted"])
     blobs = {blob.sha256: bytes(blob.data) for blob in Blob.objects.filter(pk__in=set(release.files.values()))}
     out = io.BytesIO()
     with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as package:
         for path, digest in sorted(release.files.items()):
+            if kept_out and path.startswith(kept_out) and path.endswith(".woff2"):
+                continue
             entry = zipfile.ZipInfo(path, date_time=release.created.timetuple()[:6])
             entry.external_attr = 0o644 << 16
             package.writestr(entry, blobs[digest], zipfile.ZIP_DEFLATED)

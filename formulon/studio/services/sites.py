@@ -13,7 +13,8 @@ from formulon.core.site.model import Asset, Frame, Page, Rendition, Site
 from formulon.core.site.planner import plan
 from formulon.core.system.choices import Choices
 from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity, slug
+from formulon.core.system.identity import Identity, OwnFont, slug
+from formulon.core.system.own_fonts import make_known
 from formulon.studio.models import Brand, Document, Membership, Picture, StoredFile, Workspace
 
 Bodies = dict[str, dict[str, Any]]
@@ -66,8 +67,10 @@ def _free_slug(name: str) -> str:
 
 
 def bodies_of(brand: Brand) -> tuple[Bodies, dict[str, int]]:
-    """The bodies of a brand's documents and their revisions, by name."""
+    """The bodies of a brand's documents and their revisions, by name. Its own typefaces are known from then on."""
     found = list(brand.documents.all())
+    identity: dict[str, Any] = next((d.body for d in found if d.name == "identity"), {})
+    make_known(map(OwnFont.model_validate, identity.get("fonts", [])), blob_of(brand))
     return {d.name: d.body for d in found}, {d.name: d.revision for d in found}
 
 
@@ -112,7 +115,7 @@ def shown(bodies: Bodies) -> Bodies:
 
 
 def blob_of(brand: Brand) -> Callable[[str], bytes]:
-    """Gives the bytes of a photograph's sizes, out of the brand's own workspace."""
+    """Gives the bytes of a photograph's sizes and of fonts, out of the brand's own workspace."""
 
     def open_blob(digest: str) -> bytes:
         return bytes(StoredFile.objects.values_list("data", flat=True).get(workspace_id=brand.workspace_id, sha256=digest))

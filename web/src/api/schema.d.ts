@@ -108,6 +108,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/fonts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The brand's own typefaces, as files; those of one upload become one entry of the history. */
+        post: operations["brands_fonts_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/fonts/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description One file of the brand's own typefaces, for previews. It was rebuilt by the reader's process. */
+        get: operations["brands_fonts_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/identity/{form}": {
         parameters: {
             query?: never;
@@ -416,6 +450,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/type": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Common helpers. */
+        get: operations["brands_type_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/undo": {
         parameters: {
             query?: never;
@@ -683,7 +734,7 @@ export interface components {
         };
         /**
          * BrandFace
-         * @description A typeface of the brand's own. `library` is the family that stands for it on pages.
+         * @description A typeface that the brand names. `library` is the family that stands for it on pages.
          */
         BrandFace: {
             /** Family */
@@ -750,6 +801,8 @@ export interface components {
              */
             padding_inline: number;
         };
+        /** @enum {string} */
+        CategoryEnum: "serif" | "sans-serif" | "monospace" | "handwriting";
         /** ChangeRequest */
         ChangeRequestRequest: {
             /** Label */
@@ -1062,6 +1115,20 @@ export interface components {
             approximate: boolean;
         };
         /**
+         * FaceCard
+         * @description A file of a family; `ranges` is a CSS unicode-range, empty for all characters.
+         */
+        FaceCard: {
+            /** Key */
+            key: string;
+            /** Lightest */
+            lightest: number;
+            /** Heaviest */
+            heaviest: number;
+            /** Ranges */
+            ranges: string;
+        };
+        /**
          * Fact
          * @description A candidate fact. `role` is a suggestion; `data` holds what accepting it needs; `taken` are the values decided on.
          */
@@ -1122,7 +1189,10 @@ export interface components {
             /** Requests */
             requests: components["schemas"]["Request"][];
         };
-        /** FamilyCard */
+        /**
+         * FamilyCard
+         * @description A family of the library. Measures are in em; see core/type/library.py.
+         */
         FamilyCard: {
             /** Id */
             id: string;
@@ -1136,6 +1206,15 @@ export interface components {
             lightest: number;
             /** Heaviest */
             heaviest: number;
+            /** Italic */
+            italic: boolean;
+            /** Axes */
+            axes: string[];
+            /** Languages */
+            languages: string[];
+            /** Faces */
+            faces: components["schemas"]["FaceCard"][];
+            measured: components["schemas"]["FontMeasures"];
         };
         /**
          * Finding
@@ -1170,6 +1249,55 @@ export interface components {
             fixes?: components["schemas"]["Fix"][];
         };
         /**
+         * FitOfStep
+         * @description The texts of a step; how many texts take so many lines, by width; and the largest size in px with which no headline
+         *     takes more than three lines on a phone, 0 where there is none or where the step is no headline's.
+         */
+        FitOfStep: {
+            /** Step */
+            step: string;
+            /** Texts */
+            texts: components["schemas"]["FitOfText"][];
+            /** Lines */
+            lines: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
+            /** Largest */
+            largest: number;
+        };
+        /**
+         * FitOfText
+         * @description A text as it stands, by viewport width: lines, characters in a line, and room in px beside its longest word.
+         */
+        FitOfText: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Slot */
+            slot: string;
+            /** Text */
+            text: string;
+            /** Lines */
+            lines: {
+                [key: string]: number;
+            };
+            /** Characters */
+            characters: {
+                [key: string]: number;
+            };
+            /** Room */
+            room: {
+                [key: string]: number;
+            };
+            /** Orphan */
+            orphan: string;
+            /** Unknown */
+            unknown: string;
+        };
+        /**
          * Fix
          * @description A change that was recomputed and passes its rule. `predicted` is what it then measures, where it has a figure.
          */
@@ -1198,6 +1326,47 @@ export interface components {
              * @default 0.5
              */
             y: number;
+        };
+        /**
+         * FontFile
+         * @description One file of a brand's own family, by the SHA-256 of its bytes: rebuilt as WOFF2 by the reader's process.
+         */
+        FontFile: {
+            /** Sha256 */
+            sha256: string;
+            /** Lightest */
+            lightest: number;
+            /** Heaviest */
+            heaviest: number;
+            /**
+             * Size
+             * @description Bytes.
+             */
+            size: number;
+        };
+        /**
+         * FontMeasures
+         * @description What the family looks like at its regular weight, measured on its outlines; in em but for contrast and softness.
+         */
+        FontMeasures: {
+            /** X Height */
+            x_height: number;
+            /** Cap Height */
+            cap_height: number;
+            /** Contrast */
+            contrast: number;
+            /** Stem */
+            stem: number;
+            /** Width */
+            width: number;
+            /** Softness */
+            softness: number;
+            /** Ascender */
+            ascender: number;
+            /** Descender */
+            descender: number;
+            /** Line Gap */
+            line_gap: number;
         };
         /** FormCard */
         FormCard: {
@@ -1287,6 +1456,11 @@ export interface components {
             /** Colors */
             colors?: components["schemas"]["BrandColor"][];
             typefaces?: components["schemas"]["Typefaces"];
+            /**
+             * Fonts
+             * @description Typefaces of the brand's own, with files.
+             */
+            fonts?: components["schemas"]["OwnFont"][];
             /** Marks */
             marks?: components["schemas"]["Mark"][];
             /**
@@ -1357,6 +1531,18 @@ export interface components {
         };
         /** @enum {string} */
         KindEnum: "full" | "symbol" | "wordmark";
+        /**
+         * Lacking
+         * @description What a family in use lacks: of a language's letters.
+         */
+        Lacking: {
+            /** Family */
+            family: string;
+            /** Language */
+            language: string;
+            /** Characters */
+            characters: string;
+        };
         /**
          * LastEffect
          * @description What the newest entry of the history reached; nothing where there is none.
@@ -1579,6 +1765,63 @@ export interface components {
             overlay: components["schemas"]["Overlay"] | null;
             /** @default null */
             focus: components["schemas"]["Focus"] | null;
+        };
+        /**
+         * OwnFont
+         * @description A typeface of the brand's own, of which the files are here. Made by the reader's process alone.
+         *
+         *     `declared` says that the designer has a licence for its use on websites; a restricted one cannot be used without.
+         */
+        OwnFont: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Category */
+            category: components["schemas"]["CategoryEnum"];
+            /** Files */
+            files: components["schemas"]["FontFile"][];
+            /**
+             * Italic
+             * @default false
+             */
+            italic: boolean;
+            measured: components["schemas"]["FontMeasures"];
+            /** Languages */
+            languages?: string[];
+            /** Axes */
+            axes?: string[];
+            /**
+             * Embedding
+             * @description What OS/2 fsType allows, in words.
+             * @default
+             */
+            embedding: string;
+            /**
+             * Restricted
+             * @default false
+             */
+            restricted: boolean;
+            /**
+             * No Subsetting
+             * @default false
+             */
+            no_subsetting: boolean;
+            /**
+             * Reserved Name
+             * @default false
+             */
+            reserved_name: boolean;
+            /**
+             * Licence
+             * @default
+             */
+            licence: string;
+            /**
+             * Declared
+             * @default false
+             */
+            declared: boolean;
         };
         /**
          * Page
@@ -1982,7 +2225,8 @@ export interface components {
         RuleEnum: "least size" | "clear space" | "proportions" | "forbidden pair" | "words to use" | "words to avoid";
         /**
          * Scale
-         * @description The type scale: size of running text in px and ratio of neighbouring steps, at 360 and at 1280 px.
+         * @description The type scale: size of running text in px and ratio of neighbouring steps, at 360 and at 1280 px; a factor on all
+         *     sizes; and what was set for single steps.
          */
         Scale: {
             /**
@@ -2005,6 +2249,15 @@ export interface components {
              * @default 1.32
              */
             ratio_large: number;
+            /**
+             * Size
+             * @default 1
+             */
+            size: number;
+            /** Steps */
+            steps?: {
+                [key: string]: components["schemas"]["StepChoice"];
+            };
         };
         /** @enum {string} */
         SchemeEnum: "light" | "dark";
@@ -2126,6 +2379,58 @@ export interface components {
             line_height: number;
             /** Tracking */
             tracking: number;
+            /**
+             * Case
+             * @default none
+             */
+            case: string;
+            /**
+             * Role
+             * @default body
+             */
+            role: string;
+        };
+        /**
+         * StepChoice
+         * @description What was set for one step of the scale; what is empty follows the scale and the family. Sizes are in px at 360 and
+         *     1280 px of viewport, tracking is in em.
+         */
+        StepChoice: {
+            /**
+             * Font
+             * @default null
+             */
+            font: ("heading" | "body" | "third") | null;
+            /**
+             * Small
+             * @default null
+             */
+            small: number | null;
+            /**
+             * Large
+             * @default null
+             */
+            large: number | null;
+            /**
+             * Weight
+             * @default null
+             */
+            weight: number | null;
+            /**
+             * Line Height
+             * @default null
+             */
+            line_height: number | null;
+            /**
+             * Tracking
+             * @default null
+             */
+            tracking: number | null;
+            /**
+             * Case
+             * @default null
+             */
+            case: ("none" | "uppercase" | "lowercase") | null;
         };
         /**
          * Styles
@@ -2244,8 +2549,30 @@ export interface components {
             uses: number;
         };
         /**
+         * TypePair
+         * @description A proposal: heading and body family, and why.
+         */
+        TypePair: {
+            /** Heading */
+            heading: string;
+            /** Body */
+            body: string;
+            /** Reasons */
+            reasons: string[];
+        };
+        /** TypeSheet */
+        TypeSheet: {
+            /** Pairs */
+            pairs: components["schemas"]["TypePair"][];
+            /** Steps */
+            steps: components["schemas"]["FitOfStep"][];
+            /** Lacking */
+            lacking: components["schemas"]["Lacking"][];
+        };
+        /**
          * Typefaces
-         * @description The ids of the heading and the body family, out of the library.
+         * @description The ids of the heading and the body family, and of a third for labels, out of the library or of the brand's own;
+         *     without a third, labels are set in the body family.
          */
         Typefaces: {
             /**
@@ -2258,6 +2585,11 @@ export interface components {
              * @default figtree
              */
             body: string;
+            /**
+             * Third
+             * @default
+             */
+            third: string;
         };
         /**
          * Use
@@ -2568,6 +2900,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_fonts_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    files: string[];
+                    revision: number;
+                };
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkUploaded"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_fonts_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "font/woff2": string;
                 };
             };
         };
@@ -3100,6 +3498,27 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": string;
+                };
+            };
+        };
+    };
+    brands_type_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypeSheet"];
                 };
             };
         };

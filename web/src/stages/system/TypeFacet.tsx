@@ -3,7 +3,7 @@ import { useBench } from '../../shell/bench';
 import { ChoiceSlider } from './ChoiceSlider';
 
 type Scale = NonNullable<Choices['scale']>;
-type Key = keyof Scale;
+type Key = Exclude<keyof Scale, 'steps'>;
 
 const value = (key: Key) => (choices: Choices) => choices.scale?.[key] ?? 0;
 const put = (key: Key) => (choices: Choices, next: number) => ({

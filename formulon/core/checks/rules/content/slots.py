@@ -1,5 +1,6 @@
 """Changes to one slot of a section, for the fixes of several rules."""
 
+from collections.abc import Iterator
 from typing import Any
 
 from formulon.core.checks.facts import Place
@@ -30,6 +31,18 @@ def change_slot(site: Site, place: Place, key: str | None, value: Any) -> tuple[
     if value is None:
         return (Change(document=document, patch=[{"op": "remove", "path": path}]),)
     return (Change(document=document, patch=[{"op": "replace", "path": path, "value": value}]),)
+
+
+def other_layouts(site: Site, place: Place) -> Iterator[tuple[str, tuple[Change, ...]]]:
+    """Every other layout of a place's section: its label, and the change."""
+    found = find_section(site, place)
+    if found is None:
+        return
+    document, base, section = found
+    for name, layout in section.catalogue.layouts.items():
+        if name != section.layout:
+            patch = [{"op": "replace", "path": pointer(*base, "layout"), "value": name}]
+            yield layout.label, (Change(document=document, patch=patch),)
 
 
 def remove_section(site: Site, place: Place) -> tuple[Change, ...]:

@@ -1,0 +1,39 @@
+"""Lines of running text have a length that the eye can follow (Bringhurst, The Elements of Typographic Style, from memory)."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.facts import TextRun
+from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.rules.content.slots import other_layouts
+from formulon.core.site.model import Site
+from formulon.core.system.model import System
+
+RUNNING = ("intro", "body", "fine")
+
+
+def measure(run: TextRun) -> float:
+    return max(one.characters for one in run.fits.values() if one.lines > 1)
+
+
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+    for label, changes in other_layouts(site, run.place):
+        yield Proposal(f"The layout “{label}”", changes)
+
+
+@rule(
+    id="type/measure",
+    title="Lines are not too long to read",
+    standard=Ref("Bringhurst, The Elements of Typographic Style", "45 to 75 characters, from memory"),
+    severity="note",
+    looks_at=TextRun,
+    applies_if=lambda run: run.step in RUNNING and any(one.lines > 2 for one in run.fits.values()),
+    options={"most": 85.0},
+    rationale="In long lines the eye loses its way back to the next one. 45 to 75 characters are comfortable.",
+    messages={"too-long": "The lines have {measured} characters; {required} is the most, and up to 75 are comfortable."},
+    mend=mend,
+)
+def line_measure(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
+    for width, one in run.fits.items():
+        if one.lines > 2 and one.characters > options["most"]:
+            yield Verdict("too-long", round(one.characters), options["most"], "characters", width)
+            return

@@ -1,0 +1,50 @@
+"""The typeface has every character of the text (common practice; browsers fetch what is missing from another font)."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.facts import TextRun
+from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.site.changes import Change
+from formulon.core.site.model import Site
+from formulon.core.system.model import System
+from formulon.core.type.library import families, family
+from formulon.core.type.shaping import known
+
+
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+    role = system.steps[run.step].role
+    gone = set(map(ord, run.unknown_glyphs))
+    have = [font for font in families().values() if gone <= known(font.id)] if run.family else []
+    old = family(run.family).measured if run.family else None
+    if old and have:
+        # The one that looks most like it: by x-height, contrast and width.
+        near = min(
+            have,
+            key=lambda font: (
+                abs(font.measured.x_height - old.x_height) * 4
+                + abs(font.measured.contrast - old.contrast)
+                + abs(font.measured.width - old.width) * 4
+            ),
+        )
+        patch = [{"op": "replace", "path": f"/typefaces/{role}", "value": near.id}]
+        yield Proposal(f"{near.name} as the {role} typeface", (Change(document="identity", patch=patch),))
+    kept = " ".join("".join(char for char in run.text if ord(char) not in gone).split())
+    if kept:
+        yield Proposal(f"“{kept[:60]}”", change_slot(site, run.place, None, kept))
+
+
+@rule(
+    id="type/missing-glyphs",
+    title="The typeface has every character",
+    standard=COMMON_PRACTICE,
+    severity="stop",
+    looks_at=TextRun,
+    applies_if=lambda run: not run.ink.endswith(("/hover", "/pressed")),  # said once for each text
+    rationale="A character that the typeface lacks is drawn in another font, in the middle of a word.",
+    messages={"lacks": "{family} lacks “{glyphs}”; browsers will draw it in another font."},
+    mend=mend,
+)
+def missing_glyphs(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
+    if run.unknown_glyphs:
+        yield Verdict("lacks", values={"glyphs": run.unknown_glyphs, "family": family(run.family).name if run.family else "It"})

@@ -1,0 +1,36 @@
+"""No short word stands alone on the last line of a headline (common practice)."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.facts import TextRun
+from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.site.model import Site
+from formulon.core.system.model import System
+
+NO_BREAK = "\u00a0"
+
+
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+    head, _, last = run.text.rpartition(" ")
+    if head:
+        yield Proposal(f"Keep “{head.split()[-1]} {last}” together", change_slot(site, run.place, None, head + NO_BREAK + last))
+
+
+@rule(
+    id="type/orphan",
+    title="No short word is left alone in a headline",
+    standard=COMMON_PRACTICE,
+    severity="note",
+    looks_at=TextRun,
+    applies_if=lambda run: run.tag in ("h1", "h2", "h3") and bool(run.fits) and not run.placeholder,
+    options={"longest": 7},
+    rationale="A short word alone on the last line of a headline looks like a mistake.",
+    messages={"alone": "“{word}” stands alone on the last line."},
+    mend=mend,
+)
+def orphan(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
+    for width, one in run.fits.items():
+        if one.orphan and len(one.orphan.strip(".,!?…")) <= options["longest"]:
+            yield Verdict("alone", width=width, values={"word": one.orphan})
+            return

@@ -1,0 +1,29 @@
+"""A brand's own families out of its identity, for all that sets type."""
+
+import hashlib
+from collections.abc import Callable, Iterable
+from functools import partial
+
+from formulon.core.system.identity import FontFile, OwnFont
+from formulon.core.type.library import OWN, Face, Family, Measured, register
+
+
+def font_id(files: Iterable[FontFile]) -> str:
+    """The id of a family: made of its files, so that the same id means the same letters everywhere."""
+    joined = "".join(sorted(file.sha256 for file in files))
+    return OWN + hashlib.sha256(joined.encode()).hexdigest()[:12]
+
+
+def make_known(fonts: Iterable[OwnFont], open_file: Callable[[str], bytes]) -> None:
+    """Makes families known in this process; `open_file` gives the bytes of a file by its SHA-256."""
+    for font in fonts:
+        faces = tuple(
+            Face(file.sha256[:16], (file.lightest, file.heaviest), "", partial(open_file, file.sha256))
+            for file in sorted(font.files, key=lambda file: (file.lightest, file.heaviest))
+        )
+        register(
+            Family(
+                font.id, font.name, font.category, faces, Measured(**font.measured.model_dump()), tuple(font.languages),
+                tuple(font.axes), font.italic, font.licence, reserved_name=font.reserved_name, own=True,
+            )
+        )  # fmt: skip
