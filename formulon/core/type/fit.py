@@ -8,6 +8,9 @@ import icu
 from formulon.core.type.lines import balanced, broken, widest_piece
 
 
+_FEW = 3  # words; a headline of no more has no last line to be left alone on
+
+
 @dataclass(frozen=True, slots=True)
 class Fit:
     """A text in a box. `characters` is the mean of the lines but the last, or of the only one; lengths are in px."""
@@ -41,6 +44,7 @@ def fit(
     if not lines:
         return Fit(0, 0.0, 0.0, width)
     full = lines[:-1] or lines
-    alone = lines[-1] if len(lines) > 1 and " " not in lines[-1] and " " in lines[-2] and len(parts) == 1 else ""
+    words = [len(line.split()) for line in lines]
+    alone = lines[-1] if len(parts) == 1 and len(lines) > 1 and words[-1] == 1 < words[-2] and sum(words) > _FEW else ""
     widest = max(widest_piece(family_id, weight, part, size, tracking, language) for part in parts)
     return Fit(len(lines), sum(map(len, full)) / len(full), widest, width, alone)

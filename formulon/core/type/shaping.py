@@ -99,9 +99,9 @@ def _shape(family_id: str, key: str, weight: int, text: str) -> float:
     return float(sum(position.x_advance for position in buffer.glyph_positions)) / upem + gone * 0.1
 
 
-_SPACES = re.compile(r"\s+")
+_SPACES = re.compile(r"[ \t\n\r\f]+")  # CSS Text 3, 4.1: a no-break space is none of them
 
 
 def collapsed(text: str) -> str:
     """White space as CSS collapses it."""
-    return _SPACES.sub(" ", text).strip()
+    return _SPACES.sub(" ", text).strip(" ")

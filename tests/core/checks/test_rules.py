@@ -249,7 +249,7 @@ def broken(site: Site) -> Site:
                 },
                 {"op": "replace", "path": "/sections/0/content/picture/alt", "value": ""},
                 {"op": "replace", "path": "/sections/2/content/picture/source", "value": "asset:lost"},
-                {"op": "replace", "path": "/sections/2/content/heading", "value": "Made with Ж"},
+                {"op": "replace", "path": "/sections/2/content/text", "value": "Made with Ж"},
             ],
         ),
     ]
@@ -270,7 +270,7 @@ def test_a_site_with_every_defect(site: Site) -> None:
         for name, one in rules().items()
         for code in one.messages
         # Boxes and balanced headlines see to the last two, but for rare typefaces and words.
-        if name not in ("contrast/text-on-picture", "type/measure", "type/orphan")
+        if name not in ("contrast/text-on-picture", "type/measure", "type/orphan") and code != "glyphs-unknown"
     }
     assert report.stopped
     for finding in report.findings:
@@ -340,7 +340,7 @@ def test_a_short_word_is_not_left_alone(word: str, found: list[str]) -> None:
 
 def test_words_left_alone_are_kept_together(site: Site) -> None:
     run = replace(RUN, place=Place("home", site.pages[0].sections[0].id, "heading"), text="We look at stars by day")
-    (fix,) = mend(site, resolve(site.identity), run, Verdict("alone"), {})
+    fix, *_ = mend(site, resolve(site.identity), run, Verdict("alone"), {})
     assert apply(site, list(fix.changes)).pages[0].sections[0].content["heading"] == f"We look at stars by{NO_BREAK}day"
 
 

@@ -103,6 +103,15 @@ export function useReach(brandId: string, stamp: string, wanted = true) {
   });
 }
 
+/** Pairs of typefaces for the brand, and how its texts fit; `stamp` changes with every revision. */
+export function useType(brandId: string, stamp: string) {
+  return useQuery({
+    queryKey: ['type', brandId, stamp],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/type', { params: { path: { brand_id: brandId } } })),
+    placeholderData: (previous) => previous,
+  });
+}
+
 /** What the newest change reached. */
 export function useLastEffect(brandId: string, stamp: string) {
   return useQuery({

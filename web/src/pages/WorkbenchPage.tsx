@@ -40,7 +40,7 @@ function OpenWorkbench({ brand }: { brand: Workbench }) {
   const draw = STAGES[stage] ?? STAGES['identity'];
   return (
     <BenchContext.Provider value={state.bench}>
-      <LibraryFonts />
+      <LibraryFonts brandId={brand.id} fonts={state.bench.brand.identity.body.fonts} />
       <div className="bench">
         <Ticket stage={stage} />
         <main className={`stage stage-${stage}`}>

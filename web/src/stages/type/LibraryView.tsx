@@ -1,0 +1,155 @@
+import { useState } from 'react';
+import { useLibrary } from '../../api/queries';
+import { useBench } from '../../shell/bench';
+import { CATEGORIES, familiesOf, found, inWords, MEASURES, type Family } from './families';
+import { OwnFonts } from './OwnFonts';
+
+export type Role = 'heading' | 'body' | 'third';
+const ROLES: { id: Role; name: string }[] = [
+  { id: 'heading', name: 'Headings' },
+  { id: 'body', name: 'Running text' },
+  { id: 'third', name: 'Labels' },
+];
+
+/** All families with what was measured on them, drawn with the brand’s own words; one is chosen for a role. */
+export function LibraryView() {
+  const { brand, change, canWrite } = useBench();
+  const library = useLibrary();
+  const identity = brand.identity.body;
+  const [role, setRole] = useState<Role>('heading');
+  const [search, setSearch] = useState('');
+  const [category, setCategory] = useState('');
+  const [measures, setMeasures] = useState<string[]>([]);
+  const chosen = identity.typefaces?.[role] ?? '';
+  const families = familiesOf(library.data, identity.fonts);
+  const shown = found(families, search, category, measures);
+  const name = ROLES.find((one) => one.id === role)?.name.toLowerCase() ?? '';
+  const words =
+    role === 'heading'
+      ? identity.strapline || identity.name
+      : role === 'third'
+        ? `${identity.name} · 19.30 · £12`
+        : identity.does || 'What the brand does, in its own words.';
+  const choose = (id: string, label: string) =>
+    void change(`${label} for ${name}`, [
+      { document: 'identity', patch: [{ op: 'add', path: `/typefaces/${role}`, value: id }] },
+    ]);
+  const toggle = (id: string) =>
+    setMeasures(measures.includes(id) ? measures.filter((one) => one !== id) : [...measures, id]);
+  return (
+    <div className="library">
+      <div className="library-filters">
+        <span role="group" aria-label="For">
+          {ROLES.map((one) => (
+            <button
+              key={one.id}
+              type="button"
+              className="width-toggle"
+              aria-pressed={role === one.id}
+              onClick={() => setRole(one.id)}
+            >
+              {one.name}
+            </button>
+          ))}
+        </span>
+        <input
+          type="search"
+          aria-label="Search typefaces"
+          placeholder="Search by name"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        <span className="filters" role="group" aria-label="Kind">
+          {CATEGORIES.map((one) => (
+            <button
+              key={one.id}
+              type="button"
+              className="filter"
+              aria-pressed={category === one.id}
+              onClick={() => setCategory(category === one.id ? '' : one.id)}
+            >
+              {one.name}
+            </button>
+          ))}
+        </span>
+        <span className="filters" role="group" aria-label="Measured character">
+          {MEASURES.map((one) => (
+            <button
+              key={one.id}
+              type="button"
+              className="filter"
+              aria-pressed={measures.includes(one.id)}
+              onClick={() => toggle(one.id)}
+            >
+              {one.name}
+            </button>
+          ))}
+        </span>
+        <span className="soft mono" role="status">
+          {shown.length} of {families.length}
+        </span>
+      </div>
+      <fieldset className="library-list" disabled={!canWrite}>
+        <legend className="visually-hidden">Typeface for {name}</legend>
+        {role === 'third' && (
+          <label className="specimen">
+            <input type="radio" name="typeface" checked={!chosen} onChange={() => choose('', 'The body typeface')} />
+            <span>As running text</span>
+          </label>
+        )}
+        {shown.map((family) => (
+          <FamilyRow key={family.id} {...{ family, words, role }} chosen={chosen === family.id} choose={choose} />
+        ))}
+        {!shown.length && (
+          <p className="empty">
+            No typeface has all of that.{' '}
+            <button
+              type="button"
+              className="quiet-action"
+              onClick={() => {
+                setSearch('');
+                setCategory('');
+                setMeasures([]);
+              }}
+            >
+              Show all {families.length}
+            </button>
+          </p>
+        )}
+      </fieldset>
+      <OwnFonts />
+    </div>
+  );
+}
+
+type FamilyRowProps = {
+  family: Family;
+  words: string;
+  role: Role;
+  chosen: boolean;
+  choose: (id: string, name: string) => void;
+};
+
+function FamilyRow({ family, words, role, chosen, choose }: FamilyRowProps) {
+  const barred = family.own?.restricted && !family.own.declared;
+  return (
+    <label className={`specimen is-${role}`} title={family.licence}>
+      <input
+        type="radio"
+        name="typeface"
+        value={family.id}
+        aria-label={family.name}
+        checked={chosen}
+        disabled={barred}
+        onChange={() => choose(family.id, family.name)}
+      />
+      <span className="specimen-words" style={{ fontFamily: `"${family.name}"` }}>
+        {words}
+      </span>
+      <span className="specimen-name">
+        <b>{family.name}</b> {family.own && <span className="tag">own</span>}
+        <span className="soft mono">{barred ? 'needs a licence, see below' : inWords(family)}</span>
+      </span>
+    </label>
+  );
+}
