@@ -8,7 +8,7 @@ import io
 import re
 from typing import Any
 
-from fontTools.ttLib import TTFont
+from fontTools.ttLib import TTFont, getTableModule
 
 from formulon.core.errors import FontError, ReadError
 from formulon.core.identity.readers.font import read
@@ -64,6 +64,32 @@ def prepare(name: str, data: bytes) -> dict[str, Any]:
         "licence": seen.licence,
         "woff2": woff2,
     }
+
+
+def warm(sample: bytes) -> None:
+    """Loads what preparing a font loads on first use; the reader's child can open no file."""
+    import fontTools.agl
+    import fontTools.cffLib.specializer
+    import fontTools.misc.psCharStrings  # noqa: F401
+
+    for tag in (
+        *_TABLES,
+        "cvt ",
+        "cvar",
+        "fpgm",
+        "prep",
+        "gasp",
+        "DSIG",
+        "hdmx",
+        "LTSH",
+        "VDMX",
+        "meta",
+        "SVG ",
+        "COLR",
+        "CPAL",
+    ):
+        getTableModule(tag)
+    prepare("sample", sample)
 
 
 def _saved(font: TTFont, flavor: str | None) -> bytes:

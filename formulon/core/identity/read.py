@@ -21,7 +21,7 @@ from contextlib import suppress
 from typing import BinaryIO
 
 from formulon.core.errors import FormulonError
-from formulon.core.identity.fonts import prepare
+from formulon.core.identity import fonts
 from formulon.core.identity.readers.raster import renditions
 from formulon.core.identity.reading import read_file
 from formulon.core.identity.sightings import Reading
@@ -50,7 +50,7 @@ def answer(head: dict[str, object], data: bytes) -> bytes:
 
 
 def _font(name: str, data: bytes) -> dict[str, object]:
-    made = prepare(name, data)
+    made = fonts.prepare(name, data)
     return made | {"woff2": base64.b64encode(made["woff2"]).decode()}
 
 
@@ -118,6 +118,7 @@ def warm() -> None:
     from formulon.core.type.library import DEFAULT_BODY, family
 
     Image.init()
+    fonts.warm(family(DEFAULT_BODY).faces[0].open())
     samples = {
         "a.svg": b'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><style>.a{fill:red}</style><path class="a" d="M0 0h9v9z"/></svg>',
         "a.html": b'<html lang="en"><style>p{color:#123}</style><p style="color:red">Words that are long enough.</p></html>',

@@ -237,7 +237,9 @@ CATALOGUE: dict[str, Kind] = {
             "note": Slot("Small print", step="fine", ink="quiet", most=300),
         },
         {
-            "columns": Layout("Columns", "Name large, then pages and contact in columns.", {"text": Box(5), "note": Box(12, most_em=38)}),
+            "columns": Layout(
+                "Columns", "Name large, then pages and contact in columns.", {"text": Box(5), "note": Box(12, most_em=38)}
+            ),
             "line": Layout("Line", "All of it on one quiet line.", {"text": Box(6), "note": Box(6, most_em=38)}),
         },
         ground="footer",

@@ -7,7 +7,6 @@ import icu
 
 from formulon.core.type.lines import balanced, broken, widest_piece
 
-
 _FEW = 3  # words; a headline of no more has no last line to be left alone on
 
 

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useLibrary } from '../../api/queries';
 import { useBench } from '../../shell/bench';
 import { CATEGORIES, familiesOf, found, inWords, MEASURES, type Family } from './families';
@@ -131,9 +131,16 @@ type FamilyRowProps = {
 };
 
 function FamilyRow({ family, words, role, chosen, choose }: FamilyRowProps) {
+  const row = useRef<HTMLLabelElement>(null);
+  // The one in use is in sight when the list opens for a role.
+  useEffect(() => {
+    const list = row.current?.parentElement;
+    if (chosen && row.current && list) list.scrollTop = row.current.offsetTop - list.offsetTop - 60;
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [role]);
   const barred = family.own?.restricted && !family.own.declared;
   return (
-    <label className={`specimen is-${role}`} title={family.licence}>
+    <label ref={row} className={`specimen is-${role}`} title={family.licence}>
       <input
         type="radio"
         name="typeface"

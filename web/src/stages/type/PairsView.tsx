@@ -40,27 +40,29 @@ export function PairsView() {
               <p className="pair-body" style={{ fontFamily: `"${name(pair.body)}"` }}>
                 {identity.does || 'What the brand does, in its own words, as visitors will read it.'}
               </p>
-              <p className="pair-names">
-                <b>{name(pair.heading)}</b> with <b>{name(pair.body)}</b>
-                {used ? (
-                  <span className="soft"> · in use</span>
-                ) : (
-                  <button
-                    type="button"
-                    className="quiet-action"
-                    disabled={!canWrite}
-                    aria-label={`Use ${name(pair.heading)} with ${name(pair.body)}`}
-                    onClick={() => take(pair.heading, pair.body)}
-                  >
-                    Use
-                  </button>
-                )}
-              </p>
-              <ul className="pair-reasons">
-                {pair.reasons.map((reason) => (
-                  <li key={reason}>{reason}</li>
-                ))}
-              </ul>
+              <div className="pair-why">
+                <p className="pair-names">
+                  <b>{name(pair.heading)}</b> with <b>{name(pair.body)}</b>
+                  {used ? (
+                    <span className="soft"> · in use</span>
+                  ) : (
+                    <button
+                      type="button"
+                      className="quiet-action"
+                      disabled={!canWrite}
+                      aria-label={`Use ${name(pair.heading)} with ${name(pair.body)}`}
+                      onClick={() => take(pair.heading, pair.body)}
+                    >
+                      Use
+                    </button>
+                  )}
+                </p>
+                <ul className="pair-reasons">
+                  {pair.reasons.map((reason) => (
+                    <li key={reason}>{reason}</li>
+                  ))}
+                </ul>
+              </div>
             </li>
           );
         })}

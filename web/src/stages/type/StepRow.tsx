@@ -30,10 +30,13 @@ export function StepRow({ name, fit, open, toggle }: StepRowProps) {
     const lines = longest?.lines[width];
     const characters = longest?.characters[width];
     return (
-      <span className="mono soft">
+      <span
+        className="mono soft"
+        title={characters ? `${Math.round(characters)} characters in a line of the longest text` : undefined}
+      >
         {px.toFixed(1)} px
         {lines !== undefined && ` · ${lines} ${lines === 1 ? 'line' : 'lines'}`}
-        {lines !== undefined && lines > 1 && characters !== undefined && `, ${Math.round(characters)} characters`}
+        {lines !== undefined && lines > 1 && characters !== undefined && ` of ${Math.round(characters)}`}
       </span>
     );
   };
