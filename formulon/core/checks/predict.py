@@ -19,8 +19,9 @@ from formulon.core.checks.facts import (
 )  # fmt: skip
 from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
-from formulon.core.site.catalogue import Slot, card_ground
-from formulon.core.site.geometry import action_size, box_of, box_width, px
+from formulon.core.site.cards import on_card
+from formulon.core.site.catalogue import Box, Slot, card_ground
+from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, px
 from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
 from formulon.core.site.render import WIDTHS, mark_size, slot_values
 from formulon.core.site.standing import HEADINGS, stand
@@ -48,6 +49,7 @@ class _Prediction:
         self.policy, self.language = policy_of(site.choices), site.identity.language
         self.sizes = {name: {w: step.size(w) for w in WIDTHS} for name, step in system.steps.items()}
         self.small_space = {w: px(system, "space/4", w) for w in WIDTHS}
+        self.least = px(system, "button/least", 360)
         self.link_padding = float(system.tokens["link/padding-block"].value["value"])
 
     def page(self, page: Page) -> Iterator[Fact]:
@@ -93,7 +95,7 @@ class _Prediction:
             yield from self.runs(place, name, "a", "label", section.ground, "body")
             sizes = {}
             for width, size in self.sizes["label"].items():
-                height = size * (step.line_height + 2 * self.link_padding)
+                height = max(self.least, size * (step.line_height + 2 * self.link_padding))
                 sizes[width] = (
                     text_width(step.family, step.weight, cased(name, step.case, self.language), size, step.tracking),
                     height,
@@ -106,7 +108,7 @@ class _Prediction:
         for path, (slot, value) in slot_values(section).items():
             parts = path.split("/")
             general = f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else path
-            ground = card_ground(section.ground) if general in layout.card else section.ground
+            ground = card_ground(section.ground) if general in on_card(section, self.site.choices) else section.ground
             place = Place(page.id, section.id, path)
             if slot.type == "text":
                 yield Words(place, slot.label, value)
@@ -117,7 +119,7 @@ class _Prediction:
                     yield made
             elif slot.type == "action":
                 yield Words(place, slot.label, value["label"])
-                yield from self.action(place, slot, value, ground)
+                yield from self.action(place, section, slot, value, ground)
             elif slot.type == "picture":
                 yield self.picture(place, value)
         if standing:
@@ -181,11 +183,24 @@ class _Prediction:
                 set_in.weight, self.sizes[step], fits or {}, set_in.family, unknown, scheme=scheme, policy=self.policy,
             )  # fmt: skip
 
-    def action(self, place: Place, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
+    def action_size(self, place: Place, section: Section, slot: Slot, label: str, width: int) -> tuple[float, float]:
+        arrow = self.site.choices.buttons.arrow != "none" and slot.variant != "text"
+        wide, high = action_size(self.system, slot.variant, label, width, language=self.language, arrow=arrow)
+        if (
+            self.site.choices.buttons.full_on_phones
+            and width < GRID_FROM
+            and section.kind != "header"
+            and slot.variant != "text"
+        ):
+            layout = section.catalogue.layouts[section.layout]
+            wide = box_width(self.system, layout.phone_boxes.get("heading", Box()), width, 0)
+        return wide, high
+
+    def action(self, place: Place, section: Section, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
         label, to = value["label"], value["to"]
         for state in _STATES:
             yield from self.runs(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
-        sizes = {width: action_size(self.system, slot.variant, label, width, language=self.language) for width in WIDTHS}
+        sizes = {width: self.action_size(place, section, slot, label, width) for width in WIDTHS}
         gap = px(self.system, "space/3", 360)
         yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
         alive = bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)

@@ -12,14 +12,16 @@ from functools import cache
 
 from formulon.core.checks.facts import Fact, PictureFact, Place, TextRun
 from formulon.core.site import pictures
+from formulon.core.site.cards import card_count
 from formulon.core.site.catalogue import card_ground
 from formulon.core.site.model import Section, Site
 from formulon.core.site.render import section_css
+from formulon.core.system.choices import Choices
 from formulon.core.system.model import System
 from formulon.core.type.ink import ink_area
 
 BUTTON_PARTS = ("fill", "label", "border")
-_GLOBAL = re.compile(r"var\(--((?:space|shape|button|link|type)-[a-z0-9-]+)\)")
+_GLOBAL = re.compile(r"var\(--((?:space|shape|button|link|type|card|elevation|motion|icon)-[a-z0-9-]+)\)")
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,7 +48,7 @@ def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
             _picture(found, fact)
     for page in site.pages:
         for section in (site.frame.header, *page.sections, site.frame.footer):
-            _section(found, page.id, section, system)
+            _section(found, page.id, section, system, site.choices)
     for token in system.tokens.values():
         if token.alias and token.path in found:  # a step's family counts for the brand's typeface that it is
             found[token.alias].update(found[token.path])
@@ -91,13 +93,13 @@ def _picture(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact) -> N
             found[f"picture/{number}"][fact.place.page, fact.place.section] += 1
 
 
-def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Section, system: System) -> None:
+def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Section, system: System, choices: Choices) -> None:
     at = (page, section.id)
     found[f"ground/{section.ground}/background"][at] += 1
-    cards = _cards(section)
+    cards = card_count(section, choices)
     if cards:
         found[f"ground/{card_ground(section.ground)}/background"][at] += cards
-    lines = _lines(section)
+    lines = _lines(section, choices)
     if lines:
         found[f"ground/{section.ground}/line"][at] += lines
     if section.kind in ("header", "footer"):
@@ -111,21 +113,14 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
         found[path][at] += 1
 
 
-def _cards(section: Section) -> int:
-    """How many cards stand in a section on another ground."""
-    card = section.catalogue.layouts[section.layout].card
-    if not card:
-        return 0
-    return len(section.content.get("items", [])) if any(slot.startswith("items/") for slot in card) else 1
-
-
-def _lines(section: Section) -> int:
+def _lines(section: Section, choices: Choices) -> int:
     """How many elements of a section are ruled with the line ink."""
     if section.kind == "header":
         return 1
     if section.kind == "footer":
         return int(bool(section.content.get("note")))
-    return len(section.content.get("items", [])) if (section.kind, section.layout) == ("cards", "ledger") else 0
+    ruled = section.layout == "ledger" or (section.layout == "lead" and choices.cards == "lined")
+    return len(section.content.get("items", [])) if section.kind == "cards" and ruled else 0
 
 
 @cache

@@ -29,7 +29,7 @@ class Box:
     """Width of a text's box: grid columns, px taken off on both sides together by space tokens, and a cap in em."""
 
     columns: float = 12
-    inset: tuple[str, ...] = ()  # names of space tokens, each taken off once
+    inset: tuple[str, ...] = ()  # names of space tokens, or paths of others, each taken off once
     most_em: float | None = None  # max-width in em of the text's own size
 
 
@@ -78,6 +78,14 @@ _PRIMARY = Slot("First action", "action", step="label", variant="primary")
 _SECONDARY = Slot("Second action", "action", step="label", variant="secondary")
 _PICTURE = Slot("Picture", "picture")
 _LINK = Slot("Link", "action", step="label", variant="text")
+
+_CARD = ("card/padding", "card/padding", "card/border", "card/border")
+
+
+def _both(prefix: str, columns: float) -> dict[str, Box]:
+    """Boxes of a card's title and text, in what the card's padding and border leave."""
+    return {f"{prefix}{slot}": Box(columns, inset=_CARD) for slot in ("title", "text")}
+
 
 CATALOGUE: dict[str, Kind] = {
     "header": Kind(
@@ -181,12 +189,13 @@ CATALOGUE: dict[str, Kind] = {
             "lead": Layout(
                 "Lead",
                 "The first card is the largest, with pictures.",
-                {"heading": Box(8), "text": Box(5), "items/title": Box(3), "items/text": Box(3)},
+                {"heading": Box(8), "text": Box(5), **_both("items/", 3)},
                 among=(
-                    Among({"title": Box(5), "text": Box(5)}, index=0),
-                    Among({"title": Box(6), "text": Box(6)}, counts=(2,)),
-                    Among({"title": Box(6), "text": Box(6)}, index=3, counts=(4,)),
+                    Among(_both("", 5), index=0),
+                    Among(_both("", 6), counts=(2,)),
+                    Among(_both("", 6), index=3, counts=(4,)),
                 ),
+                phone_boxes=_both("items/", 12),
             ),
             "ledger": Layout(
                 "Ledger",

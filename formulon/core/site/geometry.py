@@ -46,12 +46,18 @@ def box_width(system: System, box: Box, viewport: float, size: float) -> float:
     columns = box.columns if viewport >= GRID_FROM else COLUMNS
     gap = px(system, "space/4", viewport)
     width = (content + gap) * columns / COLUMNS - gap
-    width -= sum(px(system, f"space/{name}", viewport) for name in box.inset)
+    width -= sum(px(system, name if "/" in name else f"space/{name}", viewport) for name in box.inset)
     return min(width, box.most_em * size) if box.most_em else width
 
 
 def action_size(
-    system: System, variant: str, label: str, viewport: float, room: float = math.inf, language: str = "en"
+    system: System,
+    variant: str,
+    label: str,
+    viewport: float,
+    room: float = math.inf,
+    language: str = "en",
+    arrow: bool = False,
 ) -> tuple[float, float]:
     """Width and height in px of a button or a text button. Its label wraps where it is wider than the room."""
     step = system.steps["label"]
@@ -61,7 +67,9 @@ def action_size(
     border = 0.0 if plain else 2 * px(system, "shape/border", 360)
     block = px(system, "link/padding-block" if plain else "button/padding-block", 360)
     inline = (0.0 if plain else px(system, "button/padding-inline", 360)) * 2 * size + border
+    least = px(system, "button/least", 360)
+    inline += 1.75 * size if arrow else 0.0  # the arrow is 1.25 em wide, half an em from the label
     wide, lines = text_width(step.family, step.weight, label, size, step.tracking) + inline, 1
     if wide > room:
         wide, lines = room, line_count(step.family, step.weight, label, size, room - inline, step.tracking)
-    return wide, size * (lines * step.line_height + 2 * block) + border
+    return max(least, wide), max(least, size * (max(lines * step.line_height, 1.25 if arrow else 0) + 2 * block) + border)

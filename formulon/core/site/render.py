@@ -12,7 +12,9 @@ import jinja2
 from markupsafe import Markup, escape
 
 from formulon.core.site import fonts, pictures
+from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
+from formulon.core.site.icons import icon
 from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
 from formulon.core.system.css import drawn_css, tokens_css
 from formulon.core.system.identity import Mark
@@ -164,6 +166,10 @@ class _View:
         """The attribute that puts a card on another ground."""
         return Markup('data-ground="{}"').format(card_ground(section.ground))
 
+    def solid(self, section: Section) -> bool:
+        """Whether the section's items stand on another ground."""
+        return any(slot.startswith("items/") for slot in on_card(section, self.site.choices))
+
     def has(self, section: Section, slot: str) -> bool:
         value = section.content.get(slot)
         return bool(value and (not isinstance(value, dict) or value.get("label") or value.get("source")))
@@ -186,9 +192,12 @@ class _View:
             return Markup("")
         to = self.href(value["to"])
         href = Markup(' href="{}"').format(to) if to else ""
-        return Markup('<a class="button button--{}"{}{}><span{}>{}</span></a>').format(
+        arrow = self.site.choices.buttons.arrow if slot.variant != "text" else "none"
+        drawn = icon("arrow-right") if arrow != "none" else Markup("")
+        return Markup('<a class="button button--{}"{}{}>{}<span{}>{}</span>{}</a>').format(
             slot.variant, href, Markup(' role="link" aria-disabled="true"') if not href else "",
-            self._slot(path + "/label"), _placeholders(value["label"]),
+            drawn if arrow == "before" else "", self._slot(path + "/label"), _placeholders(value["label"]),
+            drawn if arrow == "after" else "",
         )  # fmt: skip
 
     def picture(self, section: Section, path: str, ratio: str, sizes: str = "(min-width: 768px) 60vw, 100vw") -> Markup:

@@ -63,10 +63,25 @@ class Scale(Model):
 
 
 class Buttons(Model):
-    """Padding in em of the label, above and below it and at its sides."""
+    """Padding in em of the label, above and below it and at its sides; the border in px; an arrow beside the label; whether
+    they take the whole width on phones; and the least size of anything to press, in px (WCAG 2.2, 2.5.8 and 2.5.5)."""
 
     padding_block: float = Field(default=0.8, ge=0, le=2)
     padding_inline: float = Field(default=1.35, ge=0.2, le=3)
+    border: float = Field(default=2, ge=0, le=4)
+    arrow: Literal["none", "before", "after"] = "none"
+    full_on_phones: bool = False
+    least: Literal[24, 44] = 24
+    raised: bool = Field(default=False, description="The main button casts the shadow of the elevation.")
+
+
+class Corners(Model):
+    """The corner radius in px of one part; what is empty follows the site's radius."""
+
+    button: float | None = Field(default=None, ge=0, le=40)
+    field: float | None = Field(default=None, ge=0, le=40)
+    card: float | None = Field(default=None, ge=0, le=40)
+    picture: float | None = Field(default=None, ge=0, le=40)
 
 
 class Links(Model):
@@ -120,6 +135,10 @@ class Choices(Model):
     )
     rhythm: Rhythm | None = Field(default=None, description="Without one, every section has the ground that it was given.")
     radius: float = Field(default=6, ge=0, le=40, description="Corner radius in px; 40 is fully round on buttons.")
+    corners: Corners = Field(default_factory=Corners)
+    elevation: Literal["none", "soft", "crisp"] = "none"
+    cards: Literal["plain", "lined", "lifted", "solid"] = "plain"
+    motion: Literal["none", "calm", "lively"] = Field(default="none", description="Never where a visitor asks for less of it.")
     density: float = Field(default=1, ge=0.6, le=1.5, description="Factor on the space between and in sections.")
     scale: Scale = Field(default_factory=Scale)
     buttons: Buttons = Field(default_factory=Buttons)

@@ -4,13 +4,23 @@ from collections.abc import Iterator
 
 from formulon.core.system.choices import Choices
 from formulon.core.system.fluid import fluid
-from formulon.core.system.model import Token
+from formulon.core.system.model import Origin, Token
 
 ROUND = 40  # px; from here on buttons are fully round
 # Space scale in px at 360 and 1280 px of viewport, before density.
 SPACE = {"1": (4, 4), "2": (8, 8), "3": (12, 14), "4": (16, 20), "5": (24, 32), "6": (36, 56), "7": (56, 112), "8": (80, 176)}
 GUTTER = (20, 56)
 CONTAINER = 1200
+ROUNDEST = 999
+# Parts that have a corner radius, and the most that each takes of the site's.
+CORNERS = {"button": ROUND, "field": 24.0, "card": 24.0, "picture": 24.0}
+SMALL = 0.6  # share of a button's padding that a small one has
+# Shadows: px across, px down, px of blur, and the share of the ground's ink in it.
+ELEVATIONS = {"none": (0.0, 0.0, 0.0, 0.0), "soft": (0.0, 6.0, 24.0, 0.16), "crisp": (4.0, 4.0, 0.0, 1.0)}
+# Motion: milliseconds, easing, and px by which what is pointed at rises (common practice: 100 to 300 ms).
+MOTIONS: dict[str, tuple[int, tuple[float, float, float, float], float]] = {
+    "none": (0, (0, 0, 1, 1), 0.0), "calm": (180, (0.2, 0, 0, 1), 0.0), "lively": (240, (0.3, 1.4, 0.5, 1), 3.0)
+}  # fmt: skip
 _FIXED = ("1", "2")  # the finest spaces keep parts of one thing together at any density
 
 
@@ -29,10 +39,13 @@ def tokens(choices: Choices) -> Iterator[Token]:
     yield _px(
         "shape/radius", radius, origin, chosen if origin == "chosen" else f"One radius for the whole site, {radius:g} px."
     )
-    button = 999 if radius >= ROUND else radius
-    yield _px("shape/button-radius", button, "derived", "Buttons take the site's radius; from 40 px on they are fully round.")
-    yield _px("shape/picture-radius", min(radius * 1.0, 24), "derived", "Pictures take the site's radius, up to 24 px.")
-    yield _px("shape/border", 2, "derived", "One border width for buttons and fields.")
+    for part, most in CORNERS.items():
+        yield _corner(part, most, radius, getattr(choices.corners, part))
+    border = choices.buttons.border
+    yield _px("shape/border", border, "derived" if border == 2 else "chosen", "One border width for buttons and fields.")
+    yield from _elevation(choices)
+    yield from _cards(choices)
+    yield from _motion(choices)
     for name, (small, large) in space(choices).items():
         reason = f"Step {name} of the space scale at density {choices.density:g}."
         value = {"small": small, "large": large, "unit": "px"}
@@ -44,7 +57,69 @@ def tokens(choices: Choices) -> Iterator[Token]:
     block, inline = choices.buttons.padding_block, choices.buttons.padding_inline
     yield _em("button/padding-block", block, "Padding above and below a label.")
     yield _em("button/padding-inline", inline, "Padding at the sides of a label.")
+    yield _em("button/small-padding-block", round(block * SMALL, 3), f"A small button has {SMALL:g} of a button's padding.")
+    yield _em("button/small-padding-inline", round(inline * SMALL, 3), f"A small button has {SMALL:g} of a button's padding.")
+    full = choices.buttons.full_on_phones
+    reason = "Buttons take the whole width on phones." if full else "Buttons are as wide as their label on phones, too."
+    yield Token("button/phone-width", "keyword", "100%" if full else "auto", "100%" if full else "auto", _origin(full), reason)
+    least = choices.buttons.least
+    clause = "2.5.5, level AAA" if least == 44 else "2.5.8, level AA"
+    yield _px("button/least", least, "derived" if least == 24 else "chosen", f"The least size to press (WCAG 2.2, {clause}).")
     yield _em("link/padding-block", choices.links.padding_block, "Padding above and below a link in navigation and footer.")
+    yield from _icons(choices)
+
+
+def _origin(chosen: bool) -> Origin:
+    return "chosen" if chosen else "derived"
+
+
+def _corner(part: str, most: float, radius: float, own: float | None) -> Token:
+    wanted = radius if own is None else own
+    value = ROUNDEST if part == "button" and wanted >= ROUND else min(wanted, most)
+    if own is not None:
+        return _px(f"shape/{part}-radius", value, "chosen", f"Set to {own:g} px for {part}s alone.")
+    until = "; from 40 px on they are fully round" if part == "button" else f", up to {most:g} px"
+    return _px(f"shape/{part}-radius", value, "derived", f"{part.capitalize()}s take the site's radius{until}.")
+
+
+def _elevation(choices: Choices) -> Iterator[Token]:
+    across, down, blur, strength = ELEVATIONS[choices.elevation]
+    chosen = choices.elevation != "none"
+    said = f"Elevation is {choices.elevation}: the shadow of what lies above the page, in its ground's own ink."
+    for name, value in (("across", across), ("down", down), ("blur", blur)):
+        yield _px(f"elevation/{name}", value, "chosen" if chosen else "derived", said)
+    yield Token("elevation/strength", "number", strength, f"{strength:g}", _origin(chosen), said)
+
+
+def _cards(choices: Choices) -> Iterator[Token]:
+    """What a card is drawn with. A solid one stands on another ground, which is the pages' affair."""
+    style = choices.cards
+    said = f"Cards are {style}."
+    lined = 1.0 if style == "lined" else 0.0
+    yield _px("card/border", lined, "chosen" if lined else "derived", said)
+    spaced = style != "plain"
+    yield Token(
+        "card/padding", "dimension", {"small": 20.0, "large": 28.0, "unit": "px"} if spaced else {"value": 0.0, "unit": "px"},
+        fluid(20, 28) if spaced else "0px", _origin(spaced), said,
+    )  # fmt: skip
+
+
+def _motion(choices: Choices) -> Iterator[Token]:
+    duration, easing, lift = MOTIONS[choices.motion]
+    chosen = choices.motion != "none"
+    said = f"Motion is {choices.motion}; it is off where a visitor asks for less."
+    yield Token("motion/duration", "duration", {"value": duration, "unit": "ms"}, f"{duration}ms", _origin(chosen), said)
+    css = f"cubic-bezier({', '.join(f'{value:g}' for value in easing)})"
+    yield Token("motion/easing", "cubicBezier", list(easing), css, _origin(chosen), said)
+    yield _px("motion/lift", lift, "chosen" if chosen else "derived", said)
+
+
+def _icons(choices: Choices) -> Iterator[Token]:
+    """How icons are drawn: their ends are round where corners are."""
+    end, joint = ("round", "round") if choices.radius > 2 else ("butt", "miter")
+    reason = f"Corners of {choices.radius:g} px make {'round' if end == 'round' else 'square'} ends of lines."
+    yield Token("icon/cap", "keyword", end, end, "derived", reason)
+    yield Token("icon/join", "keyword", joint, joint, "derived", reason)
 
 
 def _px(path: str, value: float, origin: str, reason: str) -> Token:

@@ -94,8 +94,20 @@ def tokens(typefaces: Typefaces, scale: Scale, made: dict[str, Step]) -> Iterato
             font = family(getattr(typefaces, role))
             reason = f"{font.name} is the brand's {role} typeface."
             yield Token(f"type/{role}/family", "fontFamily", [font.name], font.stack, "exact", reason)
+    yield _icon_stroke(made["label"])
     for name in _STEPS:
         yield from _of_step(name, made[name], scale, scale.steps.get(name, StepChoice()))
+
+
+def _icon_stroke(label: Step) -> Token:
+    """Icons are drawn 1.25 em high on a grid of 24, with the stems of the label that they stand beside."""
+    font = family(label.family)
+    heavier = 1 + max(0, label.weight - 400) / 500  # a stem grows by about a fifth in a hundred of weight (common practice)
+    stroke = round(min(3.0, max(1.0, font.measured.stem * heavier / 1.25 * 24)), 2)
+    return Token(
+        "icon/stroke", "number", stroke, f"{stroke:g}", "derived",
+        f"The stems of {font.name} at {label.weight}, on the icons' grid of 24.",
+    )  # fmt: skip
 
 
 def _of_step(name: StepName, step: Step, scale: Scale, own: StepChoice) -> Iterator[Token]:

@@ -12,6 +12,7 @@ from formulon.core.checks.runner import check
 from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
+from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import card_ground
 from formulon.core.site.model import Site
 from formulon.core.site.render import preview_tokens
@@ -99,6 +100,6 @@ def _sections(site: Site) -> dict[str, int]:
     for page in site.pages:
         for section in (site.frame.header, *page.sections, site.frame.footer):
             counts[section.ground] += 1
-            if section.catalogue.layouts[section.layout].card:
+            if on_card(section, site.choices):
                 counts[card_ground(section.ground)] += 1
     return dict(counts)

@@ -230,6 +230,7 @@ def broken(site: Site) -> Site:
             document="choices",
             patch=[
                 {"op": "replace", "path": "/links/padding_block", "value": 0},
+                {"op": "add", "path": "/pins/button~1least", "value": "10px"},  # else the system sees to it
                 {"op": "replace", "path": "/scale/base_small", "value": 14},
                 {"op": "replace", "path": "/scale/ratio_small", "value": 1.45},
             ],

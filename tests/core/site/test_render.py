@@ -78,7 +78,7 @@ def test_every_token_that_css_uses_exists(site: Site) -> None:
 
     declared = set(re.findall(r"(--[\w-]+)\s*:", tokens_css(resolve(site.identity), used_names())))
     own = set(re.findall(r"(?<=[{;])(--[\w-]+)\s*:", site_css()))  # where a picture is cropped and overlaid
-    assert own == {"--focus-x", "--focus-y", "--across", "--down", "--overlay"}
+    assert own == {"--focus-x", "--focus-y", "--across", "--down", "--overlay", "--moves"}
     assert set(re.findall(r"var\((--[\w-]+)", site_css())) <= declared | own
 
 
