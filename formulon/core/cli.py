@@ -29,6 +29,7 @@ from formulon.core.identity.reading import decode
 from formulon.core.identity.sightings import Reading
 from formulon.core.site.model import Site
 from formulon.core.site.render import render
+from formulon.core.site.social import social_path, social_picture
 from formulon.core.system.resolve import resolve
 
 F = TypeVar("F", bound=Callable[..., Any])
@@ -115,7 +116,9 @@ def resolve_command(identity: str, choices: str | None, form: str) -> None:
 def build(site: str, out: str, form: str) -> None:
     """The pages of SITE.json as static files."""
     made = _site(site)
-    files = render(made, resolve(made.identity, made.choices))
+    system = resolve(made.identity, made.choices)
+    files = render(made, system)
+    files |= {social_path(made, system, page): social_picture(made, system, page) for page in made.pages}
     try:
         for name, data in files.items():
             target = Path(out) / name

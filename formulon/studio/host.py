@@ -11,12 +11,17 @@ _TYPES = {
     "html": "text/html; charset=utf-8",
     "css": "text/css; charset=utf-8",
     "svg": "image/svg+xml",
+    "png": "image/png",
+    "ico": "image/x-icon",
+    "webmanifest": "application/manifest+json",
+    "webp": "image/webp",
     "woff2": "font/woff2",
     "txt": "text/plain; charset=utf-8",
 }
 _HEADERS = {
     "Content-Security-Policy": (
-        "default-src 'none'; style-src 'self'; img-src 'self'; font-src 'self'; base-uri 'none'; form-action 'none'"
+        "default-src 'none'; style-src 'self'; img-src 'self'; font-src 'self'; manifest-src 'self'; base-uri 'none'; "
+        "form-action 'none'"
     ),
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "strict-origin-when-cross-origin",

@@ -37,6 +37,8 @@ PATHS = [
     ("get", "/pictures/moon-480.webp"),
     ("post", "/fonts"),
     ("get", "/type"),
+    ("get", "/matrix"),
+    ("get", "/logo"),
     ("get", "/fonts/0123456789abcdef.woff2"),
 ]
 

@@ -23,8 +23,9 @@ from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import Box, Slot, card_ground
 from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, px
 from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
-from formulon.core.site.render import WIDTHS, mark_size, slot_values
+from formulon.core.site.render import WIDTHS, names_beside, slot_values
 from formulon.core.site.standing import HEADINGS, stand
+from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
 from formulon.core.system.policy import policy_of
 from formulon.core.type.fit import Fit, cased, fit
@@ -32,7 +33,7 @@ from formulon.core.type.lines import text_width
 from formulon.core.type.shaping import missing
 
 HEADER, FOOTER = "header", "footer"
-_MARK_HEIGHT = 44.0  # least height in px of the header's mark, by the style sheet
+_HOME_HEIGHT = 44.0  # least height in px of the link that the header's mark is, by the style sheet
 _STATES = ("rest", "hover", "pressed")
 
 
@@ -71,19 +72,23 @@ class _Prediction:
         chosen = self.system.mark(section.ground).mark
         mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
         if mark:
-            width, height = mark_size(mark)
-            size = (_MARK_HEIGHT * width / height, _MARK_HEIGHT)
+            width, height = size_of(mark)
+            heights = {viewport: px(self.system, "mark/header-height", viewport) for viewport in WIDTHS}
+            sizes = {viewport: (high * width / height, max(_HOME_HEIGHT, high)) for viewport, high in heights.items()}
         else:
             step = self.system.steps["h3"]
-            size = (text_width(step.family, step.weight, self.site.identity.name, step.small, step.tracking), _MARK_HEIGHT)
+            wide = text_width(step.family, step.weight, self.site.identity.name, step.small, step.tracking)
+            sizes = dict.fromkeys(WIDTHS, (wide, _HOME_HEIGHT))
         place = Place(page.id, section.id, "mark")
-        yield Target(place, self.site.identity.name, "mark", dict.fromkeys(WIDTHS, size), 0, 0)
+        yield Target(place, self.site.identity.name, "mark", sizes, 0, 0)
         yield from self.name(page, section)
         yield from self.section(page, section)
 
     def name(self, page: Page, section: Section) -> Iterator[Fact]:
-        """The brand's name in type, where it has no mark for a section's ground."""
-        if self.system.mark(section.ground).mark is None:
+        """The brand's name in type, where it has no mark for a section's ground, or only a symbol beside which it stands."""
+        chosen = self.system.mark(section.ground).mark
+        mark = next((one for one in self.site.identity.marks if one.id == chosen), None)
+        if mark is None or names_beside(self.site, mark):
             place = Place(page.id, section.id, "mark")
             yield from self.runs(place, self.site.identity.name, "span", "h3", section.ground, "heading")
 

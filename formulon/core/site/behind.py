@@ -1,17 +1,14 @@
 """What lies behind a text on a picture: the picture as it is cropped, and the pixels within a stem of the glyphs."""
 
-import io
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
-from PIL import Image, ImageDraw, ImageFont
+from PIL import Image, ImageDraw
 
 from formulon.core.color.srgb import Floats
-from formulon.core.type.features import plain
-from formulon.core.type.library import family
+from formulon.core.type.raster import picture_font
 from formulon.core.type.shaping import face, font
 
 Pixels = NDArray[np.uint8]
@@ -90,7 +87,7 @@ def stem(family_id: str, weight: int) -> float:
 
 def _draw(mask: NDArray[np.bool_], block: TextBlock, grown: bool = True) -> None:
     """Adds a block's glyphs, grown by a stem width, to a mask."""
-    drawn = _font(block.family, block.weight, round(block.size, 2))
+    drawn = picture_font(block.family, block.weight, round(block.size, 2))
     grow = max(1, round(stem(block.family, block.weight) * block.size))
     ascent, descent = drawn.getmetrics()
     for index, line in enumerate(block.lines):
@@ -131,13 +128,3 @@ def _paste(mask: NDArray[np.bool_], part: NDArray[np.bool_], left: int, top: int
     x1, y1 = min(width, left + part.shape[1]), min(height, top + part.shape[0])
     if x0 < x1 and y0 < y1:
         mask[y0:y1, x0:x1] |= part[y0 - top : y1 - top, x0 - left : x1 - left]
-
-
-@lru_cache(maxsize=64)
-def _font(family_id: str, weight: int, size: float) -> ImageFont.FreeTypeFont:
-    face = family(family_id).at(weight)[0]
-    made = ImageFont.truetype(io.BytesIO(plain(face.open())), size)
-    if face.weights[0] != face.weights[1]:
-        axes = made.get_variation_axes()
-        made.set_variation_by_axes([float(weight if axis["name"] == b"Weight" else axis["default"] or 0) for axis in axes])
-    return made

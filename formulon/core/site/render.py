@@ -11,13 +11,15 @@ from urllib.parse import quote
 import jinja2
 from markupsafe import Markup, escape
 
-from formulon.core.site import fonts, pictures
+from formulon.core.site import fonts, pictures, touch_icons
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
 from formulon.core.site.icons import icon
 from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
+from formulon.core.site.social import social_path
 from formulon.core.system.css import drawn_css, tokens_css
 from formulon.core.system.identity import Mark
+from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
 
 _FOLDER = Path(__file__).parent
@@ -44,7 +46,9 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     files["tokens.css"] = (fonts.face_rules(site, system) + tokens_css(system, used_names())).encode()
     files["site.css"] = (site_css() + placed_css(site)).encode()
     files |= fonts.files(site)
-    files["favicon.svg"] = favicon(site, system).encode()
+    icon_svg = favicon(site, system)
+    files["favicon.svg"] = icon_svg.encode()
+    files |= touch_icons.files(site, system, icon_svg)
     for mark in _marks_used(site, system):
         files[f"marks/{mark.id}.svg"] = mark.svg.encode()
     for asset in site.assets:
@@ -64,7 +68,7 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
         tokens = preview_tokens(system, preview.scheme or system.schemes[0])
         faces = fonts.preview_rules(site, preview.font_path, preview.own_font_path)
         css = faces + site_css()
-    return _environment().get_template("page.html").render(
+    return environment().get_template("page.html").render(
         site=site, page=page, view=view, css=Markup(css), tokens=Markup(tokens),
         preview=preview
     )  # fmt: skip
@@ -79,7 +83,12 @@ def site_css() -> str:
 @cache
 def used_names() -> frozenset[str]:
     """The custom properties that the style sheet of sections names."""
-    return frozenset(re.findall(r"var\((--[\w-]+)", site_css()))
+    return used_in(site_css())
+
+
+def used_in(css: str) -> frozenset[str]:
+    """The custom properties that a style sheet names."""
+    return frozenset(re.findall(r"var\((--[\w-]+)", css))
 
 
 def preview_tokens(system: System, scheme: Scheme) -> str:
@@ -138,7 +147,8 @@ def _marks_used(site: Site, system: System) -> list[Mark]:
 
 
 @cache
-def _environment() -> jinja2.Environment:
+def environment() -> jinja2.Environment:
+    """The templates of pages. Everything that is filled in is escaped."""
     environment = jinja2.Environment(
         loader=jinja2.FileSystemLoader(_FOLDER / "templates"),
         autoescape=True,
@@ -243,15 +253,28 @@ class _View:
         ).format(sizes[-1][0], listed, listed_sizes, alt, asset.width, asset.height)
 
     def mark(self, section: Section, place: str) -> Markup:
-        """The brand's mark for the section's ground, or its name in type where it has none."""
-        mark = self._mark_of(section, self.preview.scheme if self.preview else None)
+        """The brand's mark for the section's ground, on a plate where that was chosen and with its name beside it where it is
+        a symbol; or the name in type where there is no mark."""
+        scheme = self.preview.scheme if self.preview else None
+        chosen, mark = self.system.mark(section.ground, scheme), self._mark_of(section, scheme)
         name = self.site.identity.name
         if mark is None:
             return Markup('<span class="mark-name mark-name--{}">{}</span>').format(place, name)
-        width, height = mark_size(mark)
+        beside = names_beside(self.site, mark)
+        drawn = self._drawn_mark(section, mark, place, "" if beside else name)
+        if chosen.plate:
+            drawn = Markup('<span class="plate plate--{}" data-ground="{}">{}</span>').format(place, chosen.plate, drawn)
+        if not beside:
+            return drawn
+        return Markup('<span class="lockup">{}<span class="mark-name mark-name--{}">{}</span></span>').format(
+            drawn, place, name
+        )
+
+    def _drawn_mark(self, section: Section, mark: Mark, place: str, alt: str) -> Markup:
+        width, height = size_of(mark)
         address = _data_address(mark.svg) if self.preview else f"marks/{mark.id}.svg"
         image = Markup('<img class="mark mark--{}" src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
-            place, address, name, 48 * width / height, 48
+            place, address, alt, 48 * width / height, 48
         )
         dark = self._mark_of(section, "dark") if self.system.dark_marks and not self.preview else None
         if dark is None or dark.id == mark.id:
@@ -278,6 +301,16 @@ class _View:
     def home(self) -> str:
         return self.site.file_name(self.site.pages[0])
 
+    def theme_colors(self) -> list[tuple[str, str]]:
+        """The colour of the browser's own bars, the navigation's, with the media query that it holds for."""
+        path, schemes = "ground/navigation/background", self.system.schemes
+        if len(schemes) == 1:
+            return [(self.system.css(path), "")]
+        return [(self.system.css(path, scheme), f"(prefers-color-scheme: {scheme})") for scheme in schemes]
+
+    def social(self) -> str:
+        return social_path(self.site, self.system, self.page)
+
     def preload(self) -> list[str]:
         return fonts.preloads(self.site, self.system)
 
@@ -298,10 +331,9 @@ def telephone(number: str) -> str:
     return "tel:" + re.sub(r"[^0-9+]", "", number)
 
 
-def mark_size(mark: Mark) -> tuple[float, float]:
-    """Width and height of a rebuilt mark, in user units."""
-    found = re.match(r'<svg[^>]*? viewBox="[-\d.e]+ [-\d.e]+ ([-\d.e]+) ([-\d.e]+)"', mark.svg)
-    return (float(found[1]), float(found[2])) if found else (1.0, 1.0)
+def names_beside(site: Site, mark: Mark) -> bool:
+    """Whether the brand's name stands as text beside a mark."""
+    return site.choices.logo.name_beside and mark.kind == "symbol"
 
 
 def _placeholders(text: str) -> Markup:

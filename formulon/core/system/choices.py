@@ -75,6 +75,25 @@ class Buttons(Model):
     raised: bool = Field(default=False, description="The main button casts the shadow of the elevation.")
 
 
+class Logo(Model):
+    """Heights of the mark in px: in the header at 360 and at 1280 px of viewport, and in the footer; whether the name stands as
+    text beside a symbol; and the grounds on which the mark stands on a plate of another colour."""
+
+    header_small: float = Field(default=44, ge=16, le=120)
+    header_large: float = Field(default=44, ge=16, le=160)
+    footer: float = Field(default=56, ge=16, le=200)
+    name_beside: bool = False
+    plates: list[str] = Field(default_factory=list, max_length=7)
+
+    @field_validator("plates")
+    @classmethod
+    def _grounds(cls, value: list[str]) -> list[str]:
+        for ground in value:
+            if ground not in GROUNDS:
+                raise ValueError(f"There is no ground “{ground[:60]}”.")
+        return value
+
+
 class Corners(Model):
     """The corner radius in px of one part; what is empty follows the site's radius."""
 
@@ -135,6 +154,7 @@ class Choices(Model):
     )
     rhythm: Rhythm | None = Field(default=None, description="Without one, every section has the ground that it was given.")
     radius: float = Field(default=6, ge=0, le=40, description="Corner radius in px; 40 is fully round on buttons.")
+    logo: Logo = Field(default_factory=Logo)
     corners: Corners = Field(default_factory=Corners)
     elevation: Literal["none", "soft", "crisp"] = "none"
     cards: Literal["plain", "lined", "lifted", "solid"] = "plain"

@@ -36,6 +36,7 @@ class Rules:
     large_only: tuple[str, ...] = ()
     underlined: bool = True
     forbidden: tuple[tuple[str, str], ...] = ()
+    plates: tuple[str, ...] = ()
 
 
 @dataclass
@@ -88,7 +89,7 @@ class Coloring:
     def of_ground(self, name: str) -> Rules:
         """The rules as far as they bear on one ground, so that its solution is kept while others are changed."""
         wires = tuple(wire for wire in self.rules.wires if wire[0].partition("/")[0] == name)
-        return replace(self.rules, wires=wires, pins=(), large_only=(), forbidden=())
+        return replace(self.rules, wires=wires, pins=(), large_only=(), forbidden=(), plates=())
 
     def add(self, path: str, swatch: Swatch, origin: Origin, reason: str) -> None:
         text = to_hex(swatch.rgb)
@@ -299,14 +300,18 @@ class Coloring:
 
     def mark(self, ground: Ground, twin: str | None) -> None:
         pinned = dict(self.rules.pins).get(f"logo/{ground.name}")
-        chosen = logo.choose([m for m in self.given_marks if m.id == pinned] or self.given_marks, ground.name, ground.rgb)
+        marks = [m for m in self.given_marks if m.id == pinned] or self.given_marks
+        chosen = logo.choose(marks, ground.name, ground.rgb)
+        plated: MarkOnGround | None = logo.on_plate(marks, ground.name, {name: one.rgb for name, one in self.grounds.items()})
+        if ground.name in self.rules.plates and chosen.mark and plated:
+            chosen, plated = plated, None
         origin: Origin = "derived"
         if pinned is not None and chosen.mark == pinned:
             origin = "pinned"
         elif pinned is not None:
             self.conflicts.append(ways.lost_pin(f"logo/{ground.name}", pinned, self.rules.scheme))
         self.marks[ground.name] = chosen
-        told, conflict = logo.told(chosen, ground.name, ground.rgb, self.rules.scheme)
+        told, conflict = logo.told(chosen, ground.name, ground.rgb, self.rules.scheme, plated)
         if conflict:
             # The same colour has the same conflict: it is told once.
             self.conflicts.append(replace(conflict, cause=f"logo/{twin}") if twin else conflict)

@@ -2,16 +2,18 @@
 
 import io
 import math
+from collections.abc import Mapping
+from dataclasses import replace
 from functools import lru_cache
 
 import numpy as np
 import resvg_py
 from PIL import Image
 
-from formulon.core.color.contrast import contrast_matrix
+from formulon.core.color.contrast import contrast_matrix, contrast_ratio
 from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.system.identity import Mark
-from formulon.core.system.model import Conflict, MarkOnGround, Scheme
+from formulon.core.system.model import Alternative, Conflict, MarkOnGround, Scheme
 
 VISIBLE = 3.0  # ratio from which a part of a mark counts as seen (common practice; WCAG exempts logotypes)
 GOOD = 0.6  # least share of a mark's drawn area that should be seen
@@ -59,19 +61,38 @@ def choose(marks: list[Mark], ground: str, rgb: RGB) -> MarkOnGround:
     return MarkOnGround(ground, best.id, round(visibility(best.svg, rgb), 4))
 
 
-def told(chosen: MarkOnGround, ground: str, rgb: RGB, scheme: Scheme) -> tuple[str, Conflict | None]:
-    """Why a ground has its mark, and the conflict where none is seen well."""
+def on_plate(marks: list[Mark], ground: str, grounds: Mapping[str, RGB]) -> MarkOnGround:
+    """The mark that is seen best on a plate on a ground."""
+    plate = plate_of(ground, grounds)
+    return replace(choose(marks, ground, grounds[plate]), plate=plate)
+
+
+def plate_of(ground: str, grounds: Mapping[str, RGB]) -> str:
+    """The ground whose colour a plate has: of paper and deep the one that is told apart better from the ground."""
+    return max(("paper", "deep"), key=lambda name: contrast_ratio(grounds[name], grounds[ground]))
+
+
+def told(
+    chosen: MarkOnGround, ground: str, rgb: RGB, scheme: Scheme, plated: MarkOnGround | None = None
+) -> tuple[str, Conflict | None]:
+    """Why a ground has its mark, and the conflict where none is seen well. `plated` is what could be had on a plate."""
     if chosen.mark is None:
         return "The brand has no mark yet; its name is set in the heading ink.", None
     seen = math.floor(chosen.visibility * 100)
-    reason = f"{seen} % of its drawn area has at least {VISIBLE:g}:1 here, the most of all marks."
+    where = f"on a plate in the colour of {chosen.plate}" if chosen.plate else "here"
+    reason = f"{seen} % of its drawn area has at least {VISIBLE:g}:1 {where}, the most of all marks."
     if chosen.visibility >= GOOD:
         return reason, None
     message = (
         f"No mark is seen well on {ground}: {seen} % of the best has 3:1, {GOOD * 100:g} % should. "
         f"Add a mark for {'dark' if sum(rgb) < 384 else 'light'} grounds."
     )
+    ways = []
+    if plated and plated.visibility >= GOOD:
+        label = f"A plate in the colour of {plated.plate}, where {math.floor(plated.visibility * 100)} % is seen"
+        ways.append(Alternative(label, ({"op": "add", "path": "/logo/plates/-", "value": ground},)))
     conflict = Conflict(
-        "mark-unseen", f"logo/{ground}", ground, "mark", "", to_hex(rgb), chosen.visibility, GOOD, message, scheme=scheme
-    )
+        "mark-unseen", f"logo/{ground}", ground, "mark", "", to_hex(rgb), chosen.visibility, GOOD, message, tuple(ways),
+        scheme=scheme,
+    )  # fmt: skip
     return reason, conflict

@@ -114,11 +114,13 @@ class Step:
 
 @dataclass(frozen=True, slots=True)
 class MarkOnGround:
-    """The mark chosen for a ground and the share of its drawn area that has at least 3:1 there."""
+    """The mark chosen for a ground and the share of its drawn area that has at least 3:1 there; or on the plate, which is
+    the name of the ground whose colour lies under it."""
 
     ground: str
     mark: str | None
     visibility: float
+    plate: str = ""
 
 
 @dataclass(frozen=True)

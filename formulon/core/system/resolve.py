@@ -5,8 +5,8 @@ from functools import lru_cache
 
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB
+from formulon.core.system import lockup, shape, typography
 from formulon.core.system import pins as pinning
-from formulon.core.system import shape, typography
 from formulon.core.system.choices import DARK, Choices
 from formulon.core.system.coloring import Coloring, Rules
 from formulon.core.system.identity import BrandColor, Identity, Mark
@@ -27,12 +27,18 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
     schemes = choices.schemes()
     forbidden = _forbidden(identity)
     runs = [_colored(colors, marks, _rules(choices, scheme, forbidden)) for scheme in schemes]
+    header = next((mark for mark in identity.marks if mark.id == runs[0].marks["navigation"].mark), None)
     steps = typography.steps(identity.typefaces, choices.scale)
     tokens = dict(runs[0].tokens)
-    measures = [*typography.tokens(identity.typefaces, choices.scale, steps), *shape.tokens(choices)]
+    measures = [
+        *typography.tokens(identity.typefaces, choices.scale, steps),
+        *shape.tokens(choices),
+        *lockup.tokens(identity, choices, header),
+    ]
     tokens |= {token.path: token for token in measures}
     conflicts = [conflict for run in runs for conflict in run.conflicts]
     conflicts += _pin_measures(choices, tokens)
+    conflicts += lockup.conflicts(tokens, header)
     steps = {name: _pinned_step(step, tokens) if choices.pins else step for name, step in steps.items()}
     second = runs[1] if len(runs) > 1 else None
     return System(
@@ -70,6 +76,7 @@ def _rules(choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str], .
         tuple(sorted(_of(scheme, dict.fromkeys(choices.large_only, "")))),
         choices.links.underlined,
         forbidden,
+        tuple(sorted(choices.logo.plates)),
     )
 
 

@@ -89,6 +89,18 @@ def _runs(family_id: str, weight: int, text: str) -> list[tuple[str, str]]:
     return runs
 
 
+def shaped(family_id: str, key: str, weight: int, text: str) -> list[tuple[int, float, float, float]]:
+    """Glyph, advance, and offsets across and up, in units of the font, of each glyph of a text in one face."""
+    buffer = hb.Buffer()
+    buffer.add_str(text)
+    buffer.guess_segment_properties()
+    hb.shape(font(family_id, key, weight), buffer)
+    return [
+        (info.codepoint, place.x_advance, place.x_offset, place.y_offset)
+        for info, place in zip(buffer.glyph_infos, buffer.glyph_positions, strict=True)
+    ]
+
+
 def _shape(family_id: str, key: str, weight: int, text: str) -> float:
     buffer = hb.Buffer()
     buffer.add_str(text)

@@ -25,7 +25,7 @@ from formulon.core.type.library import families
 from formulon.studio.api import shapes
 from formulon.studio.models import Brand, Intake, Release, SourceFile
 from formulon.studio.services import history, sources
-from formulon.studio.services.sites import assets_of, blob_of, bodies_of, pages_of, preview_key, shown, site_of
+from formulon.studio.services.sites import assets_of, blob_of, bodies_of, identity_of, pages_of, preview_key, shown, site_of
 from formulon.studio.services.workbench import differing, resolved
 
 _CARD = (251, 251, 250)  # the card's ground in web/src/styles
@@ -93,7 +93,7 @@ def _jsonable(summary: dict) -> dict:  # type: ignore[type-arg]
 
 def styles(brand: Brand, choices: Choices) -> shapes.Styles:
     """The tokens under choices that are not stored."""
-    system = resolve(Identity.model_validate(brand.documents.get(name="identity").body), choices)
+    system = resolve(identity_of(brand), choices)
     schemes = list(system.schemes)
     css = [preview_tokens(system, scheme) for scheme in schemes]
     return shapes.Styles(schemes=schemes, css=css[0], css_dark=css[1] if system.dark else "")

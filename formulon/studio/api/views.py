@@ -17,9 +17,12 @@ from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import check_site
 from formulon.core.color.parse import parse_list
 from formulon.core.formats.identity_files import FORMS
+from formulon.core.site.matrix import matrix_page
+from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.replan import differences
 from formulon.core.system.identity import Identity
+from formulon.core.system.model import System
 from formulon.core.system.resolve import resolve
 from formulon.studio.api import answers, shapes
 from formulon.studio.api.access import brand_of, user_of
@@ -289,15 +292,29 @@ class PreviewView(View):
         responses=shapes.Preview,
     )
     def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
-        site = sites.load(brand_of(request, brand_id))
+        site, system, preview = _previewed(request, brand_id)
         page = site.page(page_id)
         if page is None:
             raise Http404
-        system, pictures = resolve(site.identity, site.choices), f"/api/brands/{brand_id}/pictures/"
-        asked = request.query_params.get("scheme")
-        scheme = next((one for one in system.schemes if one == asked), system.schemes[0])
-        html = render_page(site, system, page, Preview(FONTS, pictures, scheme, f"/api/brands/{brand_id}/fonts/"))
-        return answer(shapes.Preview(html=html))
+        return answer(shapes.Preview(html=render_page(site, system, page, preview)))
+
+
+class MatrixView(View):
+    """Buttons, fields and cards on each ground in use, as a page."""
+
+    @extend_schema(parameters=[OpenApiParameter("scheme", str, enum=["light", "dark"])], responses=shapes.Preview)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        site, system, preview = _previewed(request, brand_id)
+        return answer(shapes.Preview(html=matrix_page(site, system, preview)))
+
+
+def _previewed(request: Request, brand_id: str) -> tuple[Site, System, Preview]:
+    """A brand's site and system, and how its pages are drawn in the studio, in the scheme that was asked for."""
+    site = sites.load(brand_of(request, brand_id))
+    system, base = resolve(site.identity, site.choices), f"/api/brands/{brand_id}"
+    asked = request.query_params.get("scheme")
+    scheme = next((one for one in system.schemes if one == asked), system.schemes[0])
+    return site, system, Preview(FONTS, f"{base}/pictures/", scheme, f"{base}/fonts/")
 
 
 class PreflightView(View):

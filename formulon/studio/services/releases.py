@@ -10,6 +10,7 @@ from django.db import transaction
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
 from formulon.core.site.render import render
+from formulon.core.site.social import social_path, social_picture
 from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Stopped
 from formulon.studio.models import Blob, Brand, Release
@@ -28,16 +29,24 @@ def publish(brand: Brand, author: User | None) -> Release:
         count = report.counts["stop"]
         what = "one finding stops" if count == 1 else f"{count} findings stop"
         raise Stopped(f"The release is held back: {what} it. Look at them in preflight.", counts=report.counts)
-    files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in render(site, system, blob_of(brand)).items()}
+    drawn = render(site, system, blob_of(brand))
+    last = brand.releases.first()
+    kept = {}  # pictures of links that the last release has as they are; their paths say what they were drawn from
+    for page in site.pages:
+        path = social_path(site, system, page)
+        if last and path in last.files:
+            kept[path] = last.files[path]
+        else:
+            drawn[path] = social_picture(site, system, page)
+    files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}
     known = set(Blob.objects.filter(pk__in=[digest for digest, _ in files.values()]).values_list("pk", flat=True))
     fresh = {digest: data for digest, data in files.values() if digest not in known}
     Blob.objects.bulk_create([Blob(sha256=d, data=data) for d, data in fresh.items()], ignore_conflicts=True)
-    last = brand.releases.first()
     return Release.objects.create(
         brand=brand,
         number=last.number + 1 if last else 1,
         author=author,
-        files={path: digest for path, (digest, _) in files.items()},
+        files={path: digest for path, (digest, _) in files.items()} | kept,
         snapshot=shown(bodies),
         counts=report.counts,
     )

@@ -66,6 +66,13 @@ def _free_slug(name: str) -> str:
     return candidate
 
 
+def identity_of(brand: Brand) -> Identity:
+    """The identity alone. Its own typefaces are known from then on."""
+    identity = Identity.model_validate(brand.documents.get(name="identity").body)
+    make_known(identity.fonts, blob_of(brand))
+    return identity
+
+
 def bodies_of(brand: Brand) -> tuple[Bodies, dict[str, int]]:
     """The bodies of a brand's documents and their revisions, by name. Its own typefaces are known from then on."""
     found = list(brand.documents.all())

@@ -103,6 +103,27 @@ export function useReach(brandId: string, stamp: string, wanted = true) {
   });
 }
 
+/** Buttons, fields and cards as a page; `key` changes whenever its HTML does. */
+export function useMatrix(brandId: string, key: string, scheme: 'light' | 'dark') {
+  return useQuery({
+    queryKey: ['matrix', brandId, key, scheme],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/matrix', { params: { path: { brand_id: brandId }, query: { scheme } } }),
+      ),
+    placeholderData: (previous) => previous,
+  });
+}
+
+/** What the marks’ shapes ask for and what could be made of them; `stamp` changes with every revision. */
+export function useLogo(brandId: string, stamp: string) {
+  return useQuery({
+    queryKey: ['logo', brandId, stamp],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/logo', { params: { path: { brand_id: brandId } } })),
+    placeholderData: (previous) => previous,
+  });
+}
+
 /** Pairs of typefaces for the brand, and how its texts fit; `stamp` changes with every revision. */
 export function useType(brandId: string, stamp: string) {
   return useQuery({

@@ -159,6 +159,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/logo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Common helpers. */
+        get: operations["brands_logo_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/marks": {
         parameters: {
             query?: never;
@@ -170,6 +187,23 @@ export interface paths {
         put?: never;
         /** @description Common helpers. */
         post: operations["brands_marks_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/matrix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Buttons, fields and cards on each ground in use, as a page. */
+        get: operations["brands_matrix_retrieve"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -650,6 +684,8 @@ export interface components {
             /** Seed */
             seed: number;
         };
+        /** @enum {string} */
+        ArrowEnum: "none" | "before" | "after";
         /**
          * AtWidth
          * @description What one text has at a width in a scheme. `ratio` is what all but SHARE of the pixels behind it have; `spot` is where
@@ -787,7 +823,8 @@ export interface components {
         };
         /**
          * Buttons
-         * @description Padding in em of the label, above and below it and at its sides.
+         * @description Padding in em of the label, above and below it and at its sides; the border in px; an arrow beside the label; whether
+         *     they take the whole width on phones; and the least size of anything to press, in px (WCAG 2.2, 2.5.8 and 2.5.5).
          */
         Buttons: {
             /**
@@ -800,7 +837,35 @@ export interface components {
              * @default 1.35
              */
             padding_inline: number;
+            /**
+             * Border
+             * @default 2
+             */
+            border: number;
+            /**
+             * Arrow
+             * @default none
+             */
+            arrow: components["schemas"]["ArrowEnum"];
+            /**
+             * Full On Phones
+             * @default false
+             */
+            full_on_phones: boolean;
+            /**
+             * Least
+             * @default 24
+             */
+            least: components["schemas"]["LeastEnum"];
+            /**
+             * Raised
+             * @description The main button casts the shadow of the elevation.
+             * @default false
+             */
+            raised: boolean;
         };
+        /** @enum {string} */
+        CardsEnum: "plain" | "lined" | "lifted" | "solid";
         /** @enum {string} */
         CategoryEnum: "serif" | "sans-serif" | "monospace" | "handwriting";
         /** ChangeRequest */
@@ -890,6 +955,24 @@ export interface components {
              * @default 6
              */
             radius: number;
+            logo?: components["schemas"]["Logo"];
+            corners?: components["schemas"]["Corners"];
+            /**
+             * Elevation
+             * @default none
+             */
+            elevation: components["schemas"]["ElevationEnum"];
+            /**
+             * Cards
+             * @default plain
+             */
+            cards: components["schemas"]["CardsEnum"];
+            /**
+             * Motion
+             * @description Never where a visitor asks for less of it.
+             * @default none
+             */
+            motion: components["schemas"]["MotionEnum"];
             /**
              * Density
              * @description Factor on the space between and in sections.
@@ -1010,6 +1093,32 @@ export interface components {
              */
             hours: string;
         };
+        /**
+         * Corners
+         * @description The corner radius in px of one part; what is empty follows the site's radius.
+         */
+        Corners: {
+            /**
+             * Button
+             * @default null
+             */
+            button: number | null;
+            /**
+             * Field
+             * @default null
+             */
+            field: number | null;
+            /**
+             * Card
+             * @default null
+             */
+            card: number | null;
+            /**
+             * Picture
+             * @default null
+             */
+            picture: number | null;
+        };
         /** Credentials */
         CredentialsRequest: {
             /** Username */
@@ -1080,6 +1189,8 @@ export interface components {
                 [key: string]: unknown;
             }[];
         };
+        /** @enum {string} */
+        ElevationEnum: "none" | "soft" | "crisp";
         /**
          * Evidence
          * @description Where a fact was read: file, place in it, as written, how often, share of area or text (0–1), how sure (0–1).
@@ -1566,6 +1677,8 @@ export interface components {
             /** On Picture */
             on_picture: boolean;
         };
+        /** @enum {integer} */
+        LeastEnum: 24 | 44;
         /**
          * LeastOverlay
          * @description The least opacity of an overlay of a shape at which every text passes; none where there is none.
@@ -1629,6 +1742,62 @@ export interface components {
             underlined: boolean;
         };
         /**
+         * Logo
+         * @description Heights of the mark in px: in the header at 360 and at 1280 px of viewport, and in the footer; whether the name stands as
+         *     text beside a symbol; and the grounds on which the mark stands on a plate of another colour.
+         */
+        Logo: {
+            /**
+             * Header Small
+             * @default 44
+             */
+            header_small: number;
+            /**
+             * Header Large
+             * @default 44
+             */
+            header_large: number;
+            /**
+             * Footer
+             * @default 56
+             */
+            footer: number;
+            /**
+             * Name Beside
+             * @default false
+             */
+            name_beside: boolean;
+            /** Plates */
+            plates?: string[];
+        };
+        /** LogoSheet */
+        LogoSheet: {
+            /** Marks */
+            marks: components["schemas"]["MarkSheet"][];
+            /** Made */
+            made: components["schemas"]["MadeCard"][];
+            /** Clear Space */
+            clear_space: number;
+            /** Clear Why */
+            clear_why: string;
+        };
+        /**
+         * MadeCard
+         * @description A variant that could be taken.
+         */
+        MadeCard: {
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: components["schemas"]["KindEnum"];
+            /** Meant For */
+            meant_for: components["schemas"]["MeantForEnum"];
+            /** Svg */
+            svg: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * Mark
          * @description A logo file. `svg` has gone through identity.svg.rebuild, which alone may be drawn.
          */
@@ -1650,6 +1819,31 @@ export interface components {
             /** Svg */
             svg: string;
         };
+        /**
+         * MarkSheet
+         * @description A mark's measures: its least height in px, thinnest stroke and narrowest counter as shares of its height, the share of it
+         *     that is seen on each ground; and its drawing trimmed (empty where there is nothing to trim) and turned by a quarter.
+         */
+        MarkSheet: {
+            /** Id */
+            id: string;
+            /** Least Height */
+            least_height: number;
+            /** Why */
+            why: string;
+            /** Thinnest */
+            thinnest: number;
+            /** Counter */
+            counter: number;
+            /** Seen */
+            seen: {
+                [key: string]: number;
+            };
+            /** Trimmed */
+            trimmed: string;
+            /** Turned */
+            turned: string;
+        };
         /** MarkUploaded */
         MarkUploaded: {
             workbench: components["schemas"]["Workbench"];
@@ -1670,6 +1864,8 @@ export interface components {
             /** Instead */
             instead: string;
         };
+        /** @enum {string} */
+        MotionEnum: "none" | "calm" | "lively";
         /**
          * NearDuplicates
          * @description Two brand colours, by id, in the order of the identity, and their ΔE2000.
@@ -2992,6 +3188,27 @@ export interface operations {
             };
         };
     };
+    brands_logo_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogoSheet"];
+                };
+            };
+        };
+    };
     brands_marks_create: {
         parameters: {
             query?: never;
@@ -3035,6 +3252,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_matrix_retrieve: {
+        parameters: {
+            query?: {
+                scheme?: "dark" | "light";
+            };
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preview"];
                 };
             };
         };

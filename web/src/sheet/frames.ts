@@ -93,6 +93,7 @@ export function swapBody(document: Document, html: string): void {
   const next = new DOMParser().parseFromString(html, 'text/html');
   document.body.replaceChildren(...Array.from(next.body.childNodes).map((node) => document.adoptNode(node)));
   document.documentElement.lang = next.documentElement.lang;
+  document.body.className = next.body.className;
   // Styles other than the tokens change with the typefaces.
   const now = document.querySelectorAll<HTMLStyleElement>('head style:not(#tokens):not(#studio)');
   next.querySelectorAll<HTMLStyleElement>('head style:not(#tokens)').forEach((style, index) => {

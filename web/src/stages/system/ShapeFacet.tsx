@@ -1,122 +1,184 @@
 import type { Choices } from '../../api/client';
 import { useBench } from '../../shell/bench';
 import { ChoiceSlider } from './ChoiceSlider';
-import { GROUNDS } from '../../parts/grounds';
 
-const STATES = ['rest', 'hover', 'pressed', 'focus', 'disabled'];
-const VARIANTS = ['primary', 'secondary', 'text'];
+type Buttons = NonNullable<Choices['buttons']>;
+type Corners = NonNullable<Choices['corners']>;
 
-const radius = (choices: Choices) => choices.radius ?? 0;
-const putRadius = (choices: Choices, value: number) => ({ ...choices, radius: value });
-const density = (choices: Choices) => choices.density ?? 1;
-const putDensity = (choices: Choices, value: number) => ({ ...choices, density: value });
-const padding = (choices: Choices) => choices.buttons?.padding_block ?? 0;
-const putPadding = (choices: Choices, value: number) => ({
-  ...choices,
-  buttons: { padding_inline: choices.buttons?.padding_inline ?? 1.35, padding_block: value },
+const number = (key: 'radius' | 'density') => ({
+  path: `/${key}`,
+  value: (choices: Choices) => choices[key] ?? 0,
+  put: (choices: Choices, value: number) => ({ ...choices, [key]: value }),
 });
-const links = (choices: Choices) => choices.links?.padding_block ?? 0;
-const putLinks = (choices: Choices, value: number) => ({
-  ...choices,
-  links: { underlined: choices.links?.underlined ?? true, padding_block: value },
+const button = (key: 'padding_block' | 'padding_inline' | 'border') => ({
+  path: `/buttons/${key}`,
+  value: (choices: Choices) => choices.buttons?.[key] ?? 0,
+  put: (choices: Choices, value: number) => ({
+    ...choices,
+    buttons: { ...(choices.buttons as Buttons), [key]: value },
+  }),
 });
+// Made once, so that a drag keeps its handlers.
+const SLIDERS = [
+  { label: 'Corner radius', min: 0, max: 40, step: 1, unit: ' px', ...number('radius') },
+  { label: 'Space', min: 0.6, max: 1.5, step: 0.05, ...number('density') },
+  { label: 'Padding of buttons', min: 0, max: 2, step: 0.05, unit: ' em', ...button('padding_block') },
+  { label: 'Padding at their sides', min: 0.2, max: 3, step: 0.05, unit: ' em', ...button('padding_inline') },
+  { label: 'Border', min: 0, max: 4, step: 0.5, unit: ' px', ...button('border') },
+  {
+    label: 'Padding of links',
+    min: 0,
+    max: 1.5,
+    step: 0.05,
+    unit: ' em',
+    path: '/links/padding_block',
+    value: (choices: Choices) => choices.links?.padding_block ?? 0,
+    put: (choices: Choices, value: number) => ({
+      ...choices,
+      links: { underlined: choices.links?.underlined ?? true, padding_block: value },
+    }),
+  },
+];
+const PARTS: { key: keyof Corners; name: string }[] = [
+  { key: 'button', name: 'Buttons' },
+  { key: 'field', name: 'Fields' },
+  { key: 'card', name: 'Cards' },
+  { key: 'picture', name: 'Pictures' },
+];
 
-/** Corners, space and buttons: the sliders, and every variant in every state on each ground. */
+type Option = { value: string; name: string };
+const CHOICES: { path: string; label: string; options: Option[]; now: (choices: Choices) => string; text?: boolean }[] =
+  [
+    {
+      path: '/cards',
+      label: 'Cards',
+      options: ['plain', 'lined', 'lifted', 'solid'].map((value) => ({ value, name: value })),
+      now: (choices) => choices.cards,
+    },
+    {
+      path: '/elevation',
+      label: 'Elevation',
+      options: ['none', 'soft', 'crisp'].map((value) => ({ value, name: value })),
+      now: (choices) => choices.elevation,
+    },
+    {
+      path: '/motion',
+      label: 'Motion',
+      options: ['none', 'calm', 'lively'].map((value) => ({ value, name: value })),
+      now: (choices) => choices.motion,
+    },
+    {
+      path: '/buttons/arrow',
+      label: 'Arrow in buttons',
+      options: [
+        { value: 'none', name: 'none' },
+        { value: 'before', name: 'before' },
+        { value: 'after', name: 'after' },
+      ],
+      now: (choices) => choices.buttons?.arrow ?? 'none',
+    },
+    {
+      path: '/buttons/least',
+      label: 'Least to press',
+      options: [
+        { value: '24', name: '24 px' },
+        { value: '44', name: '44 px' },
+      ],
+      now: (choices) => String(choices.buttons?.least ?? 24),
+    },
+  ];
+const SWITCHES: { path: string; label: string; now: (choices: Choices) => boolean }[] = [
+  {
+    path: '/buttons/full_on_phones',
+    label: 'Buttons as wide as the phone',
+    now: (choices) => choices.buttons?.full_on_phones ?? false,
+  },
+  { path: '/buttons/raised', label: 'The main button is raised', now: (choices) => choices.buttons?.raised ?? false },
+];
+
+/** Corners, space, buttons, cards, elevation and motion: the sliders and choices beside what they make. */
 export function ShapeFacet() {
-  const { system, token } = useBench();
-  const css = (path: string) => token(path);
-  const label = system.steps.find((step) => step.name === 'label');
+  const { choices, change, token, canWrite } = useBench();
+  const set = (label: string, path: string, value: unknown) =>
+    void change(label, [{ document: 'choices', patch: [{ op: 'add', path, value }] }]);
   return (
     <div className="shape-facet">
       <div className="type-sliders">
-        <ChoiceSlider
-          label="Corner radius"
-          path="/radius"
-          min={0}
-          max={40}
-          step={1}
-          unit=" px"
-          value={radius}
-          put={putRadius}
-        />
-        <ChoiceSlider label="Space" path="/density" min={0.6} max={1.5} step={0.05} value={density} put={putDensity} />
-        <ChoiceSlider
-          label="Padding of buttons"
-          path="/buttons/padding_block"
-          min={0}
-          max={2}
-          step={0.05}
-          unit=" em"
-          value={padding}
-          put={putPadding}
-        />
-        <ChoiceSlider
-          label="Padding of links"
-          path="/links/padding_block"
-          min={0}
-          max={1.5}
-          step={0.05}
-          unit=" em"
-          value={links}
-          put={putLinks}
-        />
-      </div>
-      <p className="soft">{css('shape/radius')?.reason}</p>
-      <div className="matrix">
-        {GROUNDS.map((ground) => (
-          <div key={ground}>
-            <h2 id={`matrix-${ground}`}>{ground}</h2>
-            <table
-              aria-labelledby={`matrix-${ground}`}
-              style={{ background: css(`ground/${ground}/background`)?.css, color: css(`ground/${ground}/body`)?.css }}
-            >
-              <thead className="visually-hidden">
-                <tr>
-                  <th scope="col">Variant</th>
-                  {STATES.map((state) => (
-                    <th key={state} scope="col">
-                      {state}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {VARIANTS.map((variant) => (
-                  <tr key={variant}>
-                    <th scope="row">{variant}</th>
-                    {STATES.map((state) => {
-                      const part = (name: string) => css(`ground/${ground}/${variant}/${name}/${state}`);
-                      const look = {
-                        background: part('fill')?.css,
-                        color: part('label')?.css,
-                        border: `1.5px solid ${part('border')?.css}`,
-                        borderRadius: css('shape/button-radius')?.css,
-                        padding: `${css('button/padding-block')?.css} .9em`,
-                        fontFamily: css('type/body/family')?.css,
-                        fontWeight: label?.weight,
-                        textDecoration: variant === 'text' ? 'underline' : 'none',
-                        outline: state === 'focus' ? `2px solid ${css(`ground/${ground}/focus`)?.css}` : undefined,
-                        outlineOffset: 2,
-                      };
-                      return (
-                        <td key={state} title={part('fill')?.reason}>
-                          {state === 'disabled' ? (
-                            <button type="button" disabled style={look}>
-                              Disabled
-                            </button>
-                          ) : (
-                            <span style={look}>{state[0]?.toUpperCase() + state.slice(1)}</span>
-                          )}
-                        </td>
-                      );
-                    })}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+        {SLIDERS.map((one) => (
+          <ChoiceSlider key={one.path} {...one} />
         ))}
       </div>
+      <fieldset className="corners" disabled={!canWrite}>
+        <legend>Corners of one part</legend>
+        {PARTS.map(({ key, name }) => {
+          const own = choices.corners?.[key] ?? null;
+          const css = token(`shape/${key}-radius`)?.css ?? '';
+          return (
+            <div key={key} className={own === null ? undefined : 'is-chosen'}>
+              <i style={{ borderTopLeftRadius: css === '999px' ? 22 : css }} aria-hidden="true" />
+              <label htmlFor={`corner-${key}`}>{name}</label>
+              <input
+                id={`corner-${key}`}
+                type="number"
+                min={0}
+                max={40}
+                value={own ?? parseFloat(css)}
+                onChange={(event) => {
+                  const value = Number(event.target.value);
+                  if (value >= 0 && value <= 40) set(`Corners of ${name.toLowerCase()}`, `/corners/${key}`, value);
+                }}
+              />
+              {own !== null && (
+                <button
+                  type="button"
+                  className="quiet-action"
+                  aria-label={`${name} follow the radius`}
+                  onClick={() => set(`${name} follow the radius`, `/corners/${key}`, null)}
+                >
+                  Follow
+                </button>
+              )}
+            </div>
+          );
+        })}
+      </fieldset>
+      <div className="shape-choices">
+        {CHOICES.map((one) => (
+          <div key={one.path} role="group" aria-label={one.label}>
+            <span>{one.label}</span>
+            {one.options.map((option) => (
+              <button
+                key={option.value}
+                type="button"
+                className="filter"
+                disabled={!canWrite}
+                aria-pressed={one.now(choices) === option.value}
+                onClick={() =>
+                  set(
+                    `${one.label}: ${option.name}`,
+                    one.path,
+                    one.path === '/buttons/least' ? Number(option.value) : option.value,
+                  )
+                }
+              >
+                {option.name}
+              </button>
+            ))}
+          </div>
+        ))}
+        {SWITCHES.map((one) => (
+          <label key={one.path} className="switch">
+            <input
+              type="checkbox"
+              disabled={!canWrite}
+              checked={one.now(choices)}
+              onChange={(event) => set(one.label, one.path, event.target.checked)}
+            />
+            {one.label}
+          </label>
+        ))}
+      </div>
+      <p className="soft">{token('motion/duration')?.reason}</p>
     </div>
   );
 }

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { Tabs } from '../../parts/Tabs';
 import { Sheet } from '../../sheet/Sheet';
+import { ColorFacet } from './ColorFacet';
 import { LogoFacet } from './LogoFacet';
+import { Matrix } from './Matrix';
 import { ShapeFacet } from './ShapeFacet';
 import { TypeFacet } from './TypeFacet';
 import { ValuesFacet } from './ValuesFacet';
-import { ColorFacet } from './ColorFacet';
 
 const FACETS = [
   { id: 'color', name: 'Colour', draw: () => <ColorFacet /> },
@@ -15,9 +16,10 @@ const FACETS = [
   { id: 'values', name: 'All values', draw: () => <ValuesFacet /> },
 ];
 
-/** Stage 2: the resolved system, facet by facet, beside all pages. */
+/** Stage 2: the resolved system, facet by facet, beside all pages, or beside the matrix of buttons, fields and cards. */
 export function SystemStage() {
   const [facet, setFacet] = useState('color');
+  const [matrix, setMatrix] = useState(true);
   return (
     <>
       <div className="facet-pane">
@@ -26,7 +28,21 @@ export function SystemStage() {
           {FACETS.find((one) => one.id === facet)?.draw()}
         </div>
       </div>
-      <Sheet />
+      {facet === 'shape' ? (
+        <div className="beside">
+          <div className="beside-bar" role="group" aria-label="Beside the sliders">
+            <button type="button" className="width-toggle" aria-pressed={matrix} onClick={() => setMatrix(true)}>
+              Matrix
+            </button>
+            <button type="button" className="width-toggle" aria-pressed={!matrix} onClick={() => setMatrix(false)}>
+              Pages
+            </button>
+          </div>
+          {matrix ? <Matrix /> : <Sheet />}
+        </div>
+      ) : (
+        <Sheet />
+      )}
     </>
   );
 }

@@ -30,7 +30,9 @@ export function PairsView() {
           : 'The brief says nothing of the brand’s character yet, so these are pairs that sit well together. Set its five axes in the brief, and they follow.'}
       </p>
       {!type.data.pairs.length && (
-        <p>No typeface of the library has the letters of all languages of the site. Add the brand’s own in the library.</p>
+        <p>
+          No typeface of the library has the letters of all languages of the site. Add the brand’s own in the library.
+        </p>
       )}
       <ol className="pairs">
         {type.data.pairs.map((pair) => {

@@ -1,0 +1,149 @@
+"""Variants of a mark from its own shapes: reversed, in a single ink, trimmed, turned; and marks built from a name.
+
+What is made is offered, never forced. Every result goes through the same allow-list as an uploaded file.
+"""
+
+import hashlib
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Literal
+
+from fontTools.pens.svgPathPen import SVGPathPen
+from fontTools.pens.transformPen import TransformPen
+from lxml import etree
+
+from formulon.core.color.contrast import contrast_ratio
+from formulon.core.color.parse import parse_color
+from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.errors import ColorError
+from formulon.core.identity.svg import ReadMark, parse, rebuild
+from formulon.core.system.identity import Mark
+from formulon.core.system.mark_shapes import shape_of
+from formulon.core.type.library import family
+from formulon.core.type.shaping import font, parts, shaped
+
+SEEN = 3.0  # ratio from which a part of a mark is seen (common practice; WCAG exempts logotypes)
+_PAINTS = ("fill", "stroke", "stop-color", "color")
+
+
+@dataclass(frozen=True, slots=True)
+class MadeMark:
+    """A mark that could be taken, with what it is and a sentence on how it was made."""
+
+    name: str
+    kind: Literal["full", "symbol", "wordmark"]
+    meant_for: Literal["any", "light", "dark"]
+    svg: str
+    why: str
+
+
+def recolored(svg: str, change: Callable[[RGB], RGB]) -> str:
+    """The mark with every colour changed. What states no colour is black, as SVG has it."""
+    root = parse(svg.encode(), "mark")
+    for node in root.iter():
+        for paint in _PAINTS:
+            value = node.get(paint)
+            if value and value not in ("none", "currentColor", "inherit", "transparent") and not value.startswith("url("):
+                try:
+                    node.set(paint, to_hex(change(parse_color(value).rgb)))
+                except ColorError:
+                    continue
+    if root.get("fill") is None:
+        root.set("fill", to_hex(change((0, 0, 0))))
+    return _again(root)
+
+
+def reversed_mark(mark: Mark, ground: RGB, ink: RGB) -> MadeMark:
+    """The mark for a dark ground: colours that cannot be seen there turn to the ink, the others stay."""
+    svg = recolored(mark.svg, lambda rgb: rgb if contrast_ratio(rgb, ground) >= SEEN else ink)
+    why = f"Colours below {SEEN:g}:1 on {to_hex(ground)} turn to {to_hex(ink)}; the others stay."
+    return MadeMark(f"{mark.name}, reversed"[:80], mark.kind, "dark", svg, why)
+
+
+def single_ink(mark: Mark, ink: RGB, meant_for: Literal["light", "dark"]) -> MadeMark:
+    """The mark in one ink. Parts that lie over one another melt together, so it has to be looked at."""
+    svg = recolored(mark.svg, lambda _: ink)
+    why = f"Everything in {to_hex(ink)}. Parts that overlap melt together: look at it before it is taken."
+    return MadeMark(f"{mark.name}, one ink"[:80], mark.kind, meant_for, svg, why)
+
+
+def trimmed(svg: str, name: str) -> ReadMark:
+    """The mark without the empty margin of its box."""
+    root = parse(svg.encode(), name)
+    x, y, width, height = (float(value) for value in root.get("viewBox", "0 0 1 1").split())
+    left, top, right, bottom = shape_of(svg, width, height).box
+    box = (x + left * width, y + top * height, (right - left) * width, (bottom - top) * height)
+    root.set("viewBox", " ".join(f"{value:.4g}" for value in box))
+    return rebuild(etree.tostring(root), name)
+
+
+def turned(svg: str, name: str) -> ReadMark:
+    """The mark turned by a quarter, clockwise."""
+    root = parse(svg.encode(), name)
+    x, y, width, height = (float(value) for value in root.get("viewBox", "0 0 1 1").split())
+    group = etree.Element("{http://www.w3.org/2000/svg}g")
+    group.set("transform", f"translate({height + y:g} {-x:g}) rotate(90)")
+    group.extend(list(root))
+    root.append(group)
+    root.set("viewBox", f"0 0 {height:g} {width:g}")
+    return rebuild(etree.tostring(root), name)
+
+
+def _again(root: etree._Element) -> str:
+    return rebuild(etree.tostring(root), "mark").svg
+
+
+def outline(text: str, family_id: str, weight: int, size: float, x: float, y: float) -> tuple[str, float]:
+    """The outlines of a text as an SVG path with its baseline at `y`, and its advance in px."""
+    key = parts(family_id, weight)[0][0]
+    drawn, scale = font(family_id, key, weight), size / int(font(family_id, key, weight).face.upem)
+    pen = SVGPathPen(None, lambda value: f"{value:.2f}".rstrip("0").rstrip("."))
+    at = x
+    for glyph, advance, across, down in shaped(family_id, key, weight, text):
+        drawn.draw_glyph_with_pen(glyph, TransformPen(pen, (scale, 0, 0, -scale, at + across * scale, y - down * scale)))
+        at += advance * scale
+    return pen.getCommands(), at - x
+
+
+def built(name: str, family_id: str, weight: int, ink: RGB, accent: RGB, paper: RGB) -> list[MadeMark]:
+    """Three marks for a brand that has none, from the outlines of its name and one motif each."""
+    look, near = family(family_id).measured, family(family_id).nearest_weight(weight)
+    size = 40.0
+    cap = look.cap_height * size
+    initial = next((char for char in name if char.isalnum()), "•").upper()
+    word, wide = outline(name, family_id, near, size, 0, cap)
+    down = -look.descender * size * 0.7
+    made = [_svg(wide, cap + down, f'<path fill="{to_hex(ink)}" d="{word}"/>')]
+    # An initial in a disc, beside the name.
+    letter, letter_wide = outline(initial, family_id, near, size * 0.8, 0, 0)
+    disc = (
+        f'<circle cx="30" cy="30" r="30" fill="{to_hex(accent)}"/>'
+        f'<path fill="{to_hex(_on(accent, ink, paper))}" transform="translate({30 - letter_wide / 2:.2f} {30 + 0.4 * cap:.2f})" d="{letter}"/>'
+    )
+    beside, beside_wide = outline(name, family_id, near, size, 74, 30 + cap / 2)
+    made.append(_svg(74 + beside_wide, 60, f'{disc}<path fill="{to_hex(ink)}" d="{beside}"/>'))
+    # A motif of arcs, turned by the name, beside it.
+    turn = int(hashlib.sha256(name.encode()).hexdigest(), 16) % 4 * 90
+    arcs = "".join(
+        f'<path fill="none" stroke="{to_hex(color)}" stroke-width="8" d="M{30 - r} 43a{r} {r} 0 0 1 {2 * r} 0"/>'
+        for r, color in ((26, ink), (14, accent))
+    )
+    motif = f'<g transform="rotate({turn} 30 30)">{arcs}</g>'
+    made.append(_svg(74 + beside_wide, 60, f'{motif}<path fill="{to_hex(ink)}" d="{beside}"/>'))
+    told = (
+        ("Name", "wordmark", "The name in the heading typeface, as outlines."),
+        ("Initial and name", "full", "The initial in a disc of the brand's colour, beside the name."),
+        ("Arcs and name", "full", "Two arcs in the brand's colours, beside the name."),
+    )
+    return [
+        MadeMark(label, kind, "light", rebuild(svg.encode(), label).svg, why)  # type: ignore[arg-type]
+        for svg, (label, kind, why) in zip(made, told, strict=True)
+    ]
+
+
+def _on(ground: RGB, ink: RGB, paper: RGB) -> RGB:
+    return max((ink, paper), key=lambda color: contrast_ratio(color, ground))
+
+
+def _svg(width: float, height: float, inside: str) -> str:
+    return f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width:.2f} {height:.2f}">{inside}</svg>'

@@ -1,0 +1,69 @@
+"""The matrix: variants × states of buttons on each ground in use, with fields and cards beside them, as a live page."""
+
+from collections import Counter
+from functools import cache
+
+from markupsafe import Markup
+
+from formulon.core.site import fonts
+from formulon.core.site.catalogue import card_ground
+from formulon.core.site.icons import icon
+from formulon.core.site.model import Site
+from formulon.core.site.render import Preview, environment, section_css, site_css, used_in
+from formulon.core.system.buttons import VARIANTS
+from formulon.core.system.choices import GROUNDS
+from formulon.core.system.css import drawn_css
+from formulon.core.system.model import System
+
+STATES = ("rest", "hover", "pressed", "focus", "disabled", "busy")
+
+
+@cache
+def matrix_css() -> str:
+    """The pages' own style sheet, that of fields and cards, and that of the matrix."""
+    return "\n".join((site_css(), section_css("parts"), section_css("matrix")))
+
+
+@cache
+def matrix_names() -> frozenset[str]:
+    """The custom properties that the matrix draws with."""
+    return used_in(matrix_css())
+
+
+def grounds_in_use(site: Site) -> list[tuple[str, str]]:
+    """The grounds that sections and cards stand on, in their order, each with how many sections."""
+    counts: Counter[str] = Counter()
+    for page in site.pages:
+        for section in (site.frame.header, *page.sections, site.frame.footer):
+            counts[section.ground] += 1
+    made = []
+    for ground in GROUNDS:
+        if counts[ground]:
+            made.append((ground, f"{counts[ground]} {'section' if counts[ground] == 1 else 'sections'}"))
+    return made
+
+
+def shared(site: Site) -> dict[str, object]:
+    """What the templates of states are filled with."""
+    sections = (site.frame.header, *(section for page in site.pages for section in page.sections))
+    labels = [label for section in sections for label in _labels(section.content)]
+    first = min(labels, key=len, default="Read more")
+    return {
+        "states": STATES, "variants": VARIANTS, "icon": icon, "card_ground": card_ground, "arrow": site.choices.buttons.arrow,
+        "cards": site.choices.cards, "raised": site.choices.buttons.raised, "label": first, "words": site.identity.name,
+    }  # fmt: skip
+
+
+def _labels(content: dict[str, object]) -> list[str]:
+    """What the section's buttons say."""
+    found = [content.get(slot) for slot in ("action", "primary", "secondary")]
+    return [value["label"] for value in found if isinstance(value, dict) and value.get("label")]
+
+
+def matrix_page(site: Site, system: System, preview: Preview) -> str:
+    """The page, in one scheme, with its style sheets inside."""
+    scheme = preview.scheme or system.schemes[0]
+    css = fonts.preview_rules(site, preview.font_path, preview.own_font_path) + matrix_css()
+    return environment().get_template("matrix.html").render(
+        tokens=Markup(drawn_css(system, scheme, matrix_names())), css=Markup(css), grounds=grounds_in_use(site), **shared(site)
+    )  # fmt: skip
