@@ -27,6 +27,7 @@ from formulon.core.identity.facts import GROUPS, facts_of
 from formulon.core.identity.isolated import Readers
 from formulon.core.identity.reading import decode
 from formulon.core.identity.sightings import Reading
+from formulon.core.site.guide import guide_files
 from formulon.core.site.model import Site
 from formulon.core.site.render import render
 from formulon.core.site.social import social_path, social_picture
@@ -118,6 +119,8 @@ def build(site: str, out: str, form: str) -> None:
     made = _site(site)
     system = resolve(made.identity, made.choices)
     files = render(made, system)
+    if made.choices.publish_guide:
+        files |= guide_files(made, system)
     files |= {social_path(made, system, page): social_picture(made, system, page) for page in made.pages}
     try:
         for name, data in files.items():

@@ -39,6 +39,8 @@ PATHS = [
     ("get", "/type"),
     ("get", "/matrix"),
     ("get", "/logo"),
+    ("get", "/guide"),
+    ("get", "/guide/zip"),
     ("get", "/fonts/0123456789abcdef.woff2"),
 ]
 

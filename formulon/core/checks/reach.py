@@ -65,6 +65,8 @@ def _text(found: dict[str, Counter[tuple[str, str]]], run: TextRun) -> None:
     at, ground = (run.place.page, run.place.section), f"ground/{run.ground}"
     variant, label, state = [*run.ink.split("/"), "", ""][:3]
     if label:
+        if variant != "text" and state == "rest":
+            found["button/arrow"][at] += 1
         for part in BUTTON_PARTS:
             if variant != "text" or (part == "label" or (part == "fill" and state != "rest")):
                 found[f"{ground}/{variant}/{part}/{state}"][at] += 1
@@ -99,6 +101,8 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
     cards = card_count(section, choices)
     if cards:
         found[f"ground/{card_ground(section.ground)}/background"][at] += cards
+    if (section.kind, section.layout) == ("cards", "lead"):
+        found["card/style"][at] += len(section.content.get("items", []))
     lines = _lines(section, choices)
     if lines:
         found[f"ground/{section.ground}/line"][at] += lines

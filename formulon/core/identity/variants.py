@@ -109,6 +109,7 @@ def built(name: str, family_id: str, weight: int, ink: RGB, accent: RGB, paper: 
     """Three marks for a brand that has none, from the outlines of its name and one motif each."""
     look, near = family(family_id).measured, family(family_id).nearest_weight(weight)
     size = 40.0
+    accent = accent if contrast_ratio(accent, paper) >= SEEN else ink  # a motif that is not seen is none
     cap = look.cap_height * size
     initial = next((char for char in name if char.isalnum()), "•").upper()
     word, wide = outline(name, family_id, near, size, 0, cap)

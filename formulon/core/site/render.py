@@ -272,7 +272,7 @@ class _View:
 
     def _drawn_mark(self, section: Section, mark: Mark, place: str, alt: str) -> Markup:
         width, height = size_of(mark)
-        address = _data_address(mark.svg) if self.preview else f"marks/{mark.id}.svg"
+        address = address_of(mark, self.preview)
         image = Markup('<img class="mark mark--{}" src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
             place, address, alt, 48 * width / height, 48
         )
@@ -329,6 +329,11 @@ class _View:
 def telephone(number: str) -> str:
     """A number as RFC 3966 writes it: no spaces."""
     return "tel:" + re.sub(r"[^0-9+]", "", number)
+
+
+def address_of(mark: Mark, preview: Preview | None) -> str:
+    """Where a mark's drawing lies: inside a preview, or beside the published pages."""
+    return _data_address(mark.svg) if preview else f"marks/{mark.id}.svg"
 
 
 def names_beside(site: Site, mark: Mark) -> bool:

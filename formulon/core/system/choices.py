@@ -161,6 +161,7 @@ class Choices(Model):
     motion: Literal["none", "calm", "lively"] = Field(default="none", description="Never where a visitor asks for less of it.")
     density: float = Field(default=1, ge=0.6, le=1.5, description="Factor on the space between and in sections.")
     scale: Scale = Field(default_factory=Scale)
+    publish_guide: bool = Field(default=False, description="The style guide is published with the site, outside its menu.")
     buttons: Buttons = Field(default_factory=Buttons)
     links: Links = Field(default_factory=Links)
 

@@ -27,7 +27,8 @@ def least_height(identity: Identity, mark: Mark) -> tuple[float, str]:
     """The least height in px at which a mark is to be drawn, and why: what the guideline says, else what its shape asks."""
     for rule in identity.rules:
         px = rule.values.get("px")
-        if rule.rule == "least size" and isinstance(px, int | float) and px > 0:
+        meant = rule.values.get("mark", "") in ("", "logo", "mark", mark.kind)
+        if rule.rule == "least size" and meant and isinstance(px, int | float) and px > 0:
             width, height = size_of(mark)
             across = str(rule.values.get("side", "")) == "width"
             return math.ceil(px * height / width if across else px), f"The guideline: {rule.text}"
@@ -44,7 +45,13 @@ def clear_space(identity: Identity) -> tuple[float, str]:
     for rule in identity.rules:
         share = rule.values.get("share")
         if rule.rule == "clear space" and isinstance(share, int | float) and share > 0:
-            return float(share), f"The guideline: {rule.text}"
+            part = str(rule.values.get("of", ""))
+            whole = (
+                " Taken of the whole height, which is the safe side."
+                if part and "logo" not in part and "mark" not in part
+                else ""
+            )
+            return float(share), f"The guideline: {rule.text}{whole}"
     return CLEAR, "A quarter of the mark's height on every side (common practice)."
 
 

@@ -59,6 +59,9 @@ def tokens(choices: Choices) -> Iterator[Token]:
     yield _em("button/padding-inline", inline, "Padding at the sides of a label.")
     yield _em("button/small-padding-block", round(block * SMALL, 3), f"A small button has {SMALL:g} of a button's padding.")
     yield _em("button/small-padding-inline", round(inline * SMALL, 3), f"A small button has {SMALL:g} of a button's padding.")
+    arrow = choices.buttons.arrow
+    said = "Buttons have no arrow." if arrow == "none" else f"Buttons have an arrow {arrow} their label."
+    yield Token("button/arrow", "keyword", arrow, arrow, _origin(arrow != "none"), said)
     full = choices.buttons.full_on_phones
     reason = "Buttons take the whole width on phones." if full else "Buttons are as wide as their label on phones, too."
     yield Token("button/phone-width", "keyword", "100%" if full else "auto", "100%" if full else "auto", _origin(full), reason)
@@ -83,9 +86,12 @@ def _corner(part: str, most: float, radius: float, own: float | None) -> Token:
 
 
 def _elevation(choices: Choices) -> Iterator[Token]:
-    across, down, blur, strength = ELEVATIONS[choices.elevation]
+    lifted = choices.elevation == "none" and choices.cards == "lifted"
+    across, down, blur, strength = ELEVATIONS["soft" if lifted else choices.elevation]
     chosen = choices.elevation != "none"
     said = f"Elevation is {choices.elevation}: the shadow of what lies above the page, in its ground's own ink."
+    if lifted:
+        said = "Cards are lifted, and nothing else was chosen: a soft shadow in their ground's own ink."
     for name, value in (("across", across), ("down", down), ("blur", blur)):
         yield _px(f"elevation/{name}", value, "chosen" if chosen else "derived", said)
     yield Token("elevation/strength", "number", strength, f"{strength:g}", _origin(chosen), said)
@@ -95,6 +101,7 @@ def _cards(choices: Choices) -> Iterator[Token]:
     """What a card is drawn with. A solid one stands on another ground, which is the pages' affair."""
     style = choices.cards
     said = f"Cards are {style}."
+    yield Token("card/style", "keyword", style, style, _origin(style != "plain"), said)
     lined = 1.0 if style == "lined" else 0.0
     yield _px("card/border", lined, "chosen" if lined else "derived", said)
     spaced = style != "plain"

@@ -32,6 +32,8 @@ urlpatterns = [
     path(f"{_BRAND}/pictures/<str:name>", views.PictureView.as_view()),
     path(f"{_BRAND}/fonts", views.FontsView.as_view()),
     path(f"{_BRAND}/fonts/<str:name>", views.FontView.as_view()),
+    path(f"{_BRAND}/guide", views.GuideView.as_view()),
+    path(f"{_BRAND}/guide/zip", views.GuideZipView.as_view()),
     path(f"{_BRAND}/logo", logo_views.LogoView.as_view()),
     path(f"{_BRAND}/matrix", views.MatrixView.as_view()),
     path(f"{_BRAND}/type", type_views.TypeView.as_view()),

@@ -9,12 +9,13 @@ from django.db import transaction
 
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
+from formulon.core.site.guide import guide_alone, guide_files
 from formulon.core.site.render import render
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Stopped
 from formulon.studio.models import Blob, Brand, Release
-from formulon.studio.services.sites import assets_of, blob_of, bodies_of, shown, site_of
+from formulon.studio.services.sites import assets_of, blob_of, bodies_of, load, shown, site_of
 
 
 @transaction.atomic
@@ -30,6 +31,8 @@ def publish(brand: Brand, author: User | None) -> Release:
         what = "one finding stops" if count == 1 else f"{count} findings stop"
         raise Stopped(f"The release is held back: {what} it. Look at them in preflight.", counts=report.counts)
     drawn = render(site, system, blob_of(brand))
+    if site.choices.publish_guide:
+        drawn |= guide_files(site, system)
     last = brand.releases.first()
     kept = {}  # pictures of links that the last release has as they are; their paths say what they were drawn from
     for page in site.pages:
@@ -50,6 +53,18 @@ def publish(brand: Brand, author: User | None) -> Release:
         snapshot=shown(bodies),
         counts=report.counts,
     )
+
+
+def guide_archive(brand: Brand) -> bytes:
+    """The style guide as it is now, as a ZIP that stands by itself. Fonts that may not leave the house stay out."""
+    site = load(brand)
+    kept_out = tuple(f"fonts/{font.id}/" for font in site.identity.fonts if font.restricted)
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as package:
+        for path, data in sorted(guide_alone(site, resolve(site.identity, site.choices)).items()):
+            if not (kept_out and path.startswith(kept_out) and path.endswith(".woff2")):
+                package.writestr(zipfile.ZipInfo(path), data, zipfile.ZIP_DEFLATED)
+    return out.getvalue()
 
 
 def archive(release: Release) -> bytes:

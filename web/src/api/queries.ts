@@ -115,6 +115,18 @@ export function useMatrix(brandId: string, key: string, scheme: 'light' | 'dark'
   });
 }
 
+/** The style guide as a page; `stamp` changes with every revision. */
+export function useGuide(brandId: string, stamp: string, scheme: 'light' | 'dark') {
+  return useQuery({
+    queryKey: ['guide', brandId, stamp, scheme],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/guide', { params: { path: { brand_id: brandId }, query: { scheme } } }),
+      ),
+    placeholderData: (previous) => previous,
+  });
+}
+
 /** What the marks’ shapes ask for and what could be made of them; `stamp` changes with every revision. */
 export function useLogo(brandId: string, stamp: string) {
   return useQuery({

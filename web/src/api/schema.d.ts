@@ -142,6 +142,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The style guide, as a page. */
+        get: operations["brands_guide_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/guide/zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The style guide as files that stand by themselves. */
+        get: operations["brands_guide_zip_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/identity/{form}": {
         parameters: {
             query?: never;
@@ -980,6 +1014,12 @@ export interface components {
              */
             density: number;
             scale?: components["schemas"]["Scale"];
+            /**
+             * Publish Guide
+             * @description The style guide is published with the site, outside its menu.
+             * @default false
+             */
+            publish_guide: boolean;
             buttons?: components["schemas"]["Buttons"];
             links?: components["schemas"]["Links"];
         };
@@ -3162,6 +3202,50 @@ export interface operations {
                 };
                 content: {
                     "font/woff2": string;
+                };
+            };
+        };
+    };
+    brands_guide_retrieve: {
+        parameters: {
+            query?: {
+                scheme?: "dark" | "light";
+            };
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    brands_guide_zip_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
                 };
             };
         };

@@ -4,7 +4,7 @@ import { useBench } from '../../shell/bench';
 import { restyle } from '../../sheet/frames';
 import { tokensCss } from './tokensCss';
 
-const WIDTH = 900;
+const WIDTH = 1000;
 
 /** Buttons in every variant and state on each ground in use, with fields and cards beside them, live. */
 export function Matrix() {

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Tabs } from '../../parts/Tabs';
 import { Sheet } from '../../sheet/Sheet';
 import { ColorFacet } from './ColorFacet';
+import { GuideView } from './GuideView';
 import { LogoFacet } from './LogoFacet';
 import { Matrix } from './Matrix';
 import { ShapeFacet } from './ShapeFacet';
@@ -20,10 +21,17 @@ const FACETS = [
 export function SystemStage() {
   const [facet, setFacet] = useState('color');
   const [matrix, setMatrix] = useState(true);
+  const [guide, setGuide] = useState(false);
+  if (guide) return <GuideView close={() => setGuide(false)} />;
   return (
     <>
       <div className="facet-pane">
-        <Tabs label="Facets of the system" prefix="facet" tabs={FACETS} shown={facet} show={setFacet} />
+        <div className="facet-head">
+          <Tabs label="Facets of the system" prefix="facet" tabs={FACETS} shown={facet} show={setFacet} />
+          <button type="button" className="quiet-action" onClick={() => setGuide(true)}>
+            Style guide
+          </button>
+        </div>
         <div id="facet-panel" className="facet" role="tabpanel" tabIndex={0} aria-labelledby={`facet-${facet}`}>
           {FACETS.find((one) => one.id === facet)?.draw()}
         </div>

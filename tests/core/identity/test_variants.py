@@ -1,0 +1,60 @@
+"""Variants of marks: recoloured, trimmed, turned, and built from a name."""
+
+from formulon.core.color.contrast import contrast_ratio
+from formulon.core.color.srgb import from_hex
+from formulon.core.identity.svg import rebuild
+from formulon.core.identity.variants import built, recolored, reversed_mark, single_ink, trimmed, turned
+from formulon.core.system.identity import Mark
+from formulon.core.system.logo import drawn_colors, visibility
+from formulon.core.system.mark_shapes import shape_of
+from tests.conftest import quillmoor_identity
+
+NIGHT, CHALK, LAMP = from_hex("#1b2147"), from_hex("#f6f1e7"), from_hex("#f2a93b")
+
+
+def full() -> Mark:
+    return next(mark for mark in quillmoor_identity().marks if mark.kind == "full" and mark.meant_for != "dark")
+
+
+def test_reversed_is_seen_on_the_dark_and_keeps_what_was_seen() -> None:
+    made = reversed_mark(full(), NIGHT, CHALK)
+    assert visibility(made.svg, NIGHT) == 1 and made.meant_for == "dark"
+    assert "#f2a93b" in made.svg.lower() and "#1b2147" not in made.svg.lower()
+    assert contrast_ratio(LAMP, NIGHT) >= 3
+
+
+def test_single_ink_has_one_colour() -> None:
+    _, shares = drawn_colors(single_ink(full(), NIGHT, "light").svg)
+    assert len(shares[shares > 0.02]) == 1
+
+
+def test_what_states_no_colour_is_black() -> None:
+    svg = rebuild(b'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path d="M0 0h9v9z"/></svg>', "m").svg
+    assert 'fill="#f6f1e7"' in recolored(svg, lambda _: CHALK)
+
+
+def test_trimmed_leaves_no_margin_and_turned_swaps_the_sides() -> None:
+    svg = rebuild(b'<svg xmlns="http://www.w3.org/2000/svg" viewBox="5 5 100 50"><path d="M25 15h60v10h-60z"/></svg>', "m").svg
+    cut = trimmed(svg, "m")
+    assert (cut.width, cut.height) == (60, 10)
+    assert shape_of(cut.svg, cut.width, cut.height).box == (0, 0, 1, 1)
+    stood = turned(svg, "m")
+    assert (stood.width, stood.height) == (50, 100)
+    left, top, right, bottom = shape_of(stood.svg, 50, 100).box
+    assert (round(left * 50), round(top * 100), round(right * 50), round(bottom * 100)) == (30, 20, 40, 80)
+
+
+def test_every_variant_is_what_the_reader_would_make_of_it() -> None:
+    """So that taking one by a patch is no way around the reader."""
+    mark = full()
+    for svg in (reversed_mark(mark, NIGHT, CHALK).svg, trimmed(mark.svg, "m").svg, turned(mark.svg, "m").svg):
+        assert rebuild(svg.encode(), "m").svg == svg
+
+
+def test_three_marks_are_built_from_a_name() -> None:
+    made = built("Wicker & Rush", "young-serif", 400, NIGHT, LAMP, CHALK)
+    assert [one.kind for one in made] == ["wordmark", "full", "full"] and len({one.svg for one in made}) == 3
+    for one in made:
+        assert rebuild(one.svg.encode(), "m").svg == one.svg and "<text" not in one.svg
+        assert visibility(one.svg, CHALK) > 0.6
+    assert built("Wicker & Rush", "young-serif", 400, NIGHT, LAMP, CHALK) == made

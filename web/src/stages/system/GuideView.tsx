@@ -1,0 +1,77 @@
+import { useEffect, useRef, useState } from 'react';
+import { useGuide } from '../../api/queries';
+import { stampOf, useBench } from '../../shell/bench';
+
+/** The style guide, drawn from the tokens: a click on a value copies it; it prints as a PDF. */
+export function GuideView({ close }: { close: () => void }) {
+  const { brand, choices, change, canWrite, look, say } = useBench();
+  const guide = useGuide(brand.id, stampOf(brand), look.scheme);
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [loaded, setLoaded] = useState(0);
+  useEffect(() => {
+    const document = frame.current?.contentDocument;
+    if (!loaded || !document) return;
+    const press = (event: Event) => {
+      const target = event.target as Element | null;
+      const link = target?.closest('a');
+      if (link) {
+        event.preventDefault();
+        document.querySelector(link.getAttribute('href') ?? '#')?.scrollIntoView();
+        return;
+      }
+      const text = target?.closest('[data-copy]')?.getAttribute('data-copy');
+      if (text) void navigator.clipboard.writeText(text).then(() => say(`${text} copied`, false));
+    };
+    document.addEventListener('click', press);
+    return () => document.removeEventListener('click', press);
+  }, [loaded, say]);
+  return (
+    <div className="guide-view" role="region" aria-label="Style guide">
+      <div className="guide-bar">
+        <b>Style guide</b>
+        <span className="soft">A click on a value copies it.</span>
+        <button
+          type="button"
+          className="quiet-action"
+          disabled={!loaded}
+          onClick={() => frame.current?.contentWindow?.print()}
+        >
+          Print, or save as PDF
+        </button>
+        <a className="quiet-action" href={`/api/brands/${brand.id}/guide/zip`} download>
+          Download
+        </a>
+        <label className="switch">
+          <input
+            type="checkbox"
+            disabled={!canWrite}
+            checked={choices.publish_guide ?? false}
+            onChange={(event) =>
+              void change(
+                event.target.checked
+                  ? 'Style guide published with the site'
+                  : 'Style guide not published with the site',
+                [{ document: 'choices', patch: [{ op: 'add', path: '/publish_guide', value: event.target.checked }] }],
+              )
+            }
+          />
+          Publish with the site
+        </label>
+        <button type="button" className="quiet-action" onClick={close}>
+          Close
+        </button>
+      </div>
+      {guide.data ? (
+        <iframe
+          ref={frame}
+          title="Style guide"
+          sandbox="allow-same-origin allow-modals"
+          srcDoc={guide.data.html}
+          onLoad={() => setLoaded((count) => count + 1)}
+        />
+      ) : (
+        <p className="empty-line">{guide.isError ? 'The style guide cannot be drawn.' : 'Drawing…'}</p>
+      )}
+    </div>
+  );
+}
