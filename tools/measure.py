@@ -297,6 +297,7 @@ def restyle(page: Page, address: str) -> list[Row]:
     page.get_by_role("link", name="Quillmoor Observatory").click()
     page.get_by_role("navigation", name="Stages").get_by_role("link", name="System").click()
     page.get_by_role("tab", name="Shape and buttons").click()
+    page.get_by_role("button", name="Pages", exact=True).click()
     page.locator("iframe[title='Contact more, phone 360']").wait_for()
     expect(page.locator(".page-frame:not([data-ready=true])")).to_have_count(0, timeout=60_000)
     page.wait_for_timeout(1500)

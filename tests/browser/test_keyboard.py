@@ -75,9 +75,9 @@ def test_by_keyboard_alone(chromium: Browser, studio: str, designer: object) -> 
     page.keyboard.type("Bark #4A3426")
     page.keyboard.press("Control+Enter")
     expect(page.get_by_label("Value of Bark")).to_have_value("#4A3426")
-    tab_to(page, "input \\| young-serif")
+    tab_to(page, "^Young Serif")
     page.keyboard.press("ArrowUp")
-    expect(page.locator("input[name=typeface-heading]:checked")).to_have_value("work-sans")
+    expect(page.locator("input[name=typeface]:checked")).to_have_value("work-sans")
 
     # 4: a wire by Enter and Enter, and the radius by arrows.
     go(page, "2 System")

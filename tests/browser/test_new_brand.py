@@ -44,12 +44,12 @@ def test_from_nothing_to_a_published_page(page: Page, studio: str, tmp_path: Pat
     page.get_by_role("button", name="Add colours").click()
     expect(page.get_by_label("Value of Willow")).to_have_value("#9DB63C")
     expect(page.get_by_label("Value of Bark")).to_have_value("rgb(74 52 38)")
-    headings = page.get_by_role("group", name="Headings")
-    headings.get_by_text("Lora").click()
+    headings = page.get_by_role("group", name="Typeface for headings")
+    headings.get_by_text("Lora", exact=True).click()
     expect(headings.locator("input[value=lora]")).to_be_checked()
     logo = tmp_path / "osier.svg"
     logo.write_text(MARK)
-    page.locator("input[type=file]").set_input_files(logo)
+    page.get_by_label("Add the logo as SVG").set_input_files(logo)
     expect(page.get_by_alt_text("osier.svg on paper")).to_be_visible()
 
     # 2 System: exact colours are kept; the reason is told with numbers; a wire that cannot be read is a conflict.
@@ -125,6 +125,7 @@ def test_from_nothing_to_a_published_page(page: Page, studio: str, tmp_path: Pat
     stage(page, "Pages")
     stage(page, "System")
     page.get_by_role("tab", name="Shape and buttons").click()
+    page.get_by_role("button", name="Pages", exact=True).click()
     slider = page.get_by_label("Corner radius")
     slider.focus()
     for _ in range(6):

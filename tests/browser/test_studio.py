@@ -50,6 +50,7 @@ def test_a_drag_is_one_entry_and_shows_at_once(page: Page, demo: str) -> None:
     button = page.frame_locator("iframe[title='Home, desktop 1280']").locator(".button--primary").first
     expect(button).to_have_css("border-top-left-radius", "6px")
     page.get_by_role("tab", name="Shape and buttons").click()
+    page.get_by_role("button", name="Pages", exact=True).click()
     slider = page.get_by_label("Corner radius").bounding_box()
     assert slider
     middle = slider["y"] + slider["height"] / 2
@@ -166,7 +167,7 @@ def test_bad_input_gets_a_sentence_and_loses_nothing(loud_page: Page, demo: str,
         size = 'width="60000" height="60000"' if name == "huge.svg" else 'viewBox="0 0 9 9"'
         file = tmp_path / name
         file.write_text(f'<svg xmlns="http://www.w3.org/2000/svg" {size}>{body}</svg>')
-        page.locator("input[type=file]").set_input_files(file)
+        page.get_by_label("Add another SVG").set_input_files(file)
         alert = page.get_by_role("alert").filter(has_text=name)
         expect(alert).to_contain_text(says)
     assert Entry.objects.count() == unlocked

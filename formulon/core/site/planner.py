@@ -32,6 +32,7 @@ def plan(
 
 _MOST_TOLD = 4
 _WAYS = {"find", "finding", "directions", "getting", "travel", "parking", "arrive"}
+_NARROW_CARD = 16  # characters of a word that fit the narrowest card
 _USUAL = ("home", "about", "offer", "contact")
 
 
@@ -245,6 +246,9 @@ class _Plan:
         if contact.hours:
             items.append({"title": "Opening hours", "text": contact.hours})
         facts = ", ".join(filter(None, (where, contact.phone, contact.email)))
+        # A long address does not fit a narrow card without being broken.
+        longest = max((len(word) for item in items for word in re.split(r"[\s@]", str(item["text"]))), default=0)
+        layout = "ledger" if longest > _NARROW_CARD else "terrace"
         hero = {"heading": "Get in touch", "text": f"{identity.name}, {where}." if where else identity.name}
         return Page(
             id="contact",
@@ -253,6 +257,6 @@ class _Plan:
             description=self.writer.description(f"How to reach {identity.name}: {facts}.") if facts else "",
             sections=[
                 self.section("hero", "plain", "accent", hero),
-                self.section("cards", "terrace", "paper", {"heading": "How to reach us", "items": items[:4]}),
+                self.section("cards", layout, "paper", {"heading": "How to reach us", "items": items[:4]}),
             ],
         )

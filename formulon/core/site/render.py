@@ -190,7 +190,7 @@ class _View:
         if not value:
             return Markup("")
         step = CATALOGUE[section.kind].layouts[section.layout].steps.get(path, slot.step)
-        body = Markup("<br>").join(_placeholders(line) for line in value.split("\n"))
+        body = Markup("<br>").join(_addresses(_placeholders(line)) for line in value.split("\n"))
         return Markup('<{tag} class="t-{step} i-{ink}{extra}"{mark}>{body}</{tag}>').format(
             tag=slot.tag, step=step, ink=slot.ink, extra=" " + extra if extra else "", mark=self._slot(path), body=body
         )
@@ -348,6 +348,11 @@ def _placeholders(text: str) -> Markup:
         made += escape(text[last : found.start()]) + Markup('<span class="placeholder">{}</span>').format(found[1])
         last = found.end()
     return made + escape(text[last:])
+
+
+def _addresses(text: Markup) -> Markup:
+    """The text with a place to break after the @ of an address; see type/lines.py."""
+    return Markup(re.sub(r"(?<=\w@)(?=\w)", "<wbr>", text))
 
 
 def _data_address(svg: str) -> str:

@@ -1,21 +1,25 @@
 """Line breaking: how many lines a text takes in a box, by shaped widths and UAX #14 opportunities (ICU)."""
 
+import re
 from functools import lru_cache
 
 import icu
 
 from formulon.core.type.shaping import advance, collapsed
 
+_AFTER_AT = re.compile(r"(?<=\w@)(?=\w)")
 MOST_BALANCED = 6  # lines of a text that Chromium balances
 
 
 @lru_cache(maxsize=16384)
 def pieces(text: str, language: str = "en") -> tuple[str, ...]:
-    """The text cut at every opportunity to break a line, spaces staying at the ends. Source: UAX #14."""
+    """The text cut at every opportunity to break a line, spaces staying at the ends. Source: UAX #14; and after the @ of an
+    address, where pages write <wbr>, so that a long one is not broken in the middle of a word."""
     breaker = icu.BreakIterator.createLineInstance(icu.Locale(language))
     breaker.setText(text)
     ends = list(breaker)
-    return tuple(text[start:end] for start, end in zip([0, *ends], ends, strict=False))
+    made = (text[start:end] for start, end in zip([0, *ends], ends, strict=False))
+    return tuple(part for piece in made for part in (_AFTER_AT.split(piece) if "@" in piece[:-1] else [piece]))
 
 
 @lru_cache(maxsize=65536)

@@ -54,6 +54,9 @@ export function Matrix() {
   return (
     <div
       className="matrix-sheet"
+      role="region"
+      aria-label="Matrix of buttons, fields and cards"
+      tabIndex={0}
       ref={holder}
       style={{ filter: look.vision ? `url(#vision-${look.vision})` : undefined }}
     >

@@ -5,6 +5,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.facts import TextRun
 from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.rules.content.slots import other_layouts
 from formulon.core.checks.rules.type.sizes import smaller
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
@@ -22,6 +23,8 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     )
     if small >= options["smallest"]:
         yield fix
+    for label, changes in other_layouts(site, run.place):
+        yield Proposal(f"The layout “{label}”", changes)
 
 
 @rule(
