@@ -47,12 +47,17 @@ from formulon.core.color.overlay import least  # noqa: E402
 from formulon.core.color.srgb import to_hex  # noqa: E402
 from formulon.core.site import model  # noqa: E402
 from formulon.core.site.behind import TextBlock, behind, cropped  # noqa: E402
+from formulon.core.site.geometry import box_of, box_width  # noqa: E402
 from formulon.core.site.model import Frame, Site  # noqa: E402
 from formulon.core.site.planner import plan  # noqa: E402
-from formulon.core.site.render import render, render_page  # noqa: E402
+from formulon.core.site.render import WIDTHS, render, render_page, slot_values  # noqa: E402
+from formulon.core.site.standing import HEADINGS  # noqa: E402
 from formulon.core.system.choices import GROUNDS, Choices  # noqa: E402
 from formulon.core.system.identity import BrandColor, Identity  # noqa: E402
 from formulon.core.system.resolve import resolve  # noqa: E402
+from formulon.core.type.fit import fit  # noqa: E402
+from formulon.core.type.lines import balanced, pieces  # noqa: E402
+from formulon.core.type.shaping import advance  # noqa: E402
 from formulon.studio.models import Brand, Document  # noqa: E402
 from formulon.studio.services import releases, sites, sources  # noqa: E402
 
@@ -182,6 +187,33 @@ def large_site() -> Site:
     text = site.frame.model_dump_json().replace("page:contact", "page:page-3")
     frame = Frame.model_validate_json(text).model_copy(update={"order": [page.id for page in pages]})
     return site.model_copy(update={"pages": pages, "frame": frame})
+
+
+def fitting_texts(site: Site) -> Row:
+    """Shaping, breaking and fit of every text at every width, from cold caches."""
+    system = resolve(site.identity, site.choices)
+    texts = [
+        (section, path, slot, value)
+        for page in site.pages
+        for section in page.sections
+        for path, (slot, value) in slot_values(section).items()
+        if slot.type == "text"
+    ]
+    for kept in (fit, advance, pieces, balanced):
+        kept.cache_clear()
+
+    def work() -> None:
+        for section, path, slot, value in texts:
+            step = system.steps[section.catalogue.layouts[section.layout].steps.get(path, slot.step)]
+            for width in WIDTHS:
+                size = step.size(width)
+                room = box_width(system, box_of(section, path, width), width, size)
+                headline = step.name in HEADINGS
+                fit(step.family, step.weight, value, size, room, step.tracking, site.identity.language, headline)
+
+    seconds = timed(work)
+    what = f"shaping and fit of {len(texts)} texts at 4 widths, {PAGES} pages"
+    return what, f"{seconds * 1000:.0f} ms", "1 s", seconds <= 1
 
 
 def rendering(site: Site) -> Row:
@@ -376,6 +408,7 @@ def main() -> None:
     call_command("load_demo")
     parts = {
         "reading": lambda: [reading()],
+        "type": lambda: [fitting_texts(large_site())],
         "color": lambda: [solver(), wiring(), kinds(), overlaying(), reaching(large_site())],
     }
     rows = parts.get(" ".join(sys.argv[1:]), every_row)()
@@ -388,7 +421,7 @@ def main() -> None:
 def every_row() -> list[Row]:
     rows = [solver(), wiring(), kinds(), overlaying()]
     site = large_site()
-    rows.append(reaching(site))
+    rows += [fitting_texts(site), reaching(site)]
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
         page = browser.new_page()
