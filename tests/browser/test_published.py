@@ -209,10 +209,18 @@ def test_texts_on_pictures_stand_where_they_are_predicted(tab: Page, tmp_path: P
 
 
 @pytest.mark.parametrize(
-    ("width", "shape", "focus"), [(360, "even", (0.2, 0.5)), (1280, "foot", (0.5, 0.9)), (1280, "side", (0.5, 0.5))]
+    ("width", "shape", "focus", "treatment"),
+    [
+        (360, "even", (0.2, 0.5), "natural"),
+        (1280, "foot", (0.5, 0.9), "natural"),
+        (1280, "side", (0.5, 0.5), "natural"),
+        (768, "even", (0.5, 0.5), "monochrome"),
+        (768, "foot", (0.5, 0.5), "duotone"),
+        (1280, "even", (0.5, 0.5), "tint"),
+    ],
 )
 def test_pixels_behind_texts_are_what_chromium_paints(
-    tab: Page, tmp_path: Path, width: int, shape: str, focus: tuple[float, float]
+    tab: Page, tmp_path: Path, width: int, shape: str, focus: tuple[float, float], treatment: str
 ) -> None:
     """Crop, focus, overlay and its gradient: the colours from which ratios are computed, against a picture of the page
     whose words are invisible. One pixel more or less of place is allowed for, since browsers scale with filters of their own."""
@@ -229,7 +237,7 @@ def test_pixels_behind_texts_are_what_chromium_paints(
     }  # fmt: skip
     size = Rendition(width=960, sha256=hashlib.sha256(out.getvalue()).hexdigest())
     site.assets.append(Asset(id="waves", name="Waves", width=960, height=720, renditions=[size]))
-    site = Site.model_validate(site.model_dump())
+    site = Site.model_validate(site.model_dump() | {"choices": {"pictures": treatment}})
     system = resolve(site.identity, site.choices)
     for name, data in render(site, system, lambda _: out.getvalue()).items():
         (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
@@ -245,7 +253,7 @@ def test_pixels_behind_texts_are_what_chromium_paints(
         inside = y < shot.shape[0]
         strength = profile(shape, demand.what.places, demand.what.width, demand.what.height)
         laid = 0.6 * (np.ones(len(x)) if strength is None else strength)[:, None]
-        painted = (1 - laid) * demand.what.pixels(demand.paints, demand.under) + laid * np.array(demand.under)
+        painted = (1 - laid) * demand.pixels() + laid * np.array(demand.under)
         far = np.abs(painted[inside] - shot[y[inside], x[inside]])
         assert inside.mean() > 0.99 and far.mean() < 1.5 and np.quantile(far, 0.99) <= 6, (far.mean(), far.max())
 

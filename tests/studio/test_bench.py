@@ -32,7 +32,7 @@ def test_the_list_shows_the_mark_that_is_seen_on_its_card(brand: Brand, anna: Ap
 def test_draft_shows_and_stores_nothing(brand: Brand, anna: Api) -> None:
     state = anna.get(f"brands/{brand.pk}").json()
     drafted = anna.post(f"brands/{brand.pk}/draft", {"choices": state["choices"]["body"] | {"radius": 21}}).json()
-    assert "--shape-radius: 21px;" in drafted["css"] and "--shape-radius: 6px;" in state["system"]["css"]
+    assert "--shape-button-radius: 21px;" in drafted["css"] and "--shape-button-radius: 6px;" in state["system"]["css"]
     assert anna.get(f"brands/{brand.pk}").json()["choices"] == state["choices"]
 
 
@@ -144,7 +144,7 @@ def test_publishing_again_keeps_the_old_release_and_its_files(brand: Brand, anna
     assert [(r["number"], r["live"]) for r in state["releases"]] == [(2, True), (1, False)]
     assert b"Look up." in site(f"/{brand.slug}/").content
     assert anna.get(f"brands/{brand.pk}/releases/1/zip").content == first
-    assert Blob.objects.count() == blobs + 1  # only what changed is stored anew
+    assert Blob.objects.count() == blobs + 2  # only what changed is stored anew: the page, and its picture for links
 
 
 def test_the_studio_is_not_on_the_sites_host(brand: Brand) -> None:

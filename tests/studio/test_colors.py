@@ -49,7 +49,7 @@ def test_a_draft_holds_only_what_differs(brand: Brand, anna: Api) -> None:
     draft = anna.post(f"brands/{brand.pk}/draft", {"choices": choices}).json()
     changed = {token["path"] for token in draft["tokens"]}
     assert "shape/radius" in changed and not any(path.startswith("ground/") for path in changed)
-    assert draft["pairs"] == [] and draft["fits"] == {} and "--shape-radius: 11px;" in draft["css"]
+    assert draft["pairs"] == [] and draft["fits"] == {} and "--shape-button-radius: 11px;" in draft["css"]
     wired = stored["choices"]["body"] | {"wires": {"accent": "night"}}
     draft = anna.post(f"brands/{brand.pk}/draft", {"choices": wired}).json()
     assert {pair["ground"] for pair in draft["pairs"]} == {"accent"} and draft["fits"]["accent"]["night"] == 1.0
@@ -161,7 +161,7 @@ def test_the_style_of_choices_is_theirs_and_stores_nothing(brand: Brand, anna: A
     choices = anna.get(f"brands/{brand.pk}").json()["choices"]["body"]
     styles = anna.post(f"brands/{brand.pk}/style", {"choices": choices | {"radius": 23, "scheme": "both"}}).json()
     assert styles["schemes"] == ["light", "dark"]
-    assert "--shape-radius: 23px;" in styles["css"] and "--shape-radius: 23px;" in styles["css_dark"]
+    assert "--shape-button-radius: 23px;" in styles["css"] and "--shape-button-radius: 23px;" in styles["css_dark"]
     draft = anna.post(f"brands/{brand.pk}/draft", {"choices": choices | {"radius": 23, "scheme": "both"}}).json()
     assert (draft["css"], draft["css_dark"]) == (styles["css"], styles["css_dark"])
     assert anna.get(f"brands/{brand.pk}").json()["choices"]["body"] == choices

@@ -16,7 +16,7 @@ SPOT = (168, 84)  # px of a picture of the worst spot
 def judge(fact: TextsOnPicture, text: OnPicture, width: int) -> Overlay:
     """What a text has on its picture at a width."""
     one = text.demands[width]
-    return judged(one.what, one.paints, one.under, one.ink, fact.opacity, one.required, fact.shape)
+    return judged(one, fact.opacity, fact.shape)
 
 
 def measure(fact: TextsOnPicture) -> float:

@@ -18,6 +18,7 @@ from formulon.core.checks.facts import (
     is_large,
 )  # fmt: skip
 from formulon.core.color.srgb import RGB, from_hex
+from formulon.core.color.treatment import Treatment
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import Box, Slot, card_ground
@@ -143,6 +144,7 @@ class _Prediction:
         focus = (picture.focus.x, picture.focus.y)
         boxes = {width: stand(self.system, section, width, self.language) for width in WIDTHS} if behind else {}
         paints: dict[str, tuple[RGB, ...]] = {scheme: self.paints(scheme) for scheme in self.system.schemes}
+        ways: dict[str, Treatment] = {scheme: self.treatment(scheme) for scheme in self.system.schemes}
         texts = []
         for run in runs:
             ink, under = from_hex(run.foreground), from_hex(run.background)
@@ -151,10 +153,15 @@ class _Prediction:
                 if behind and run.place.slot in box.texts:
                     what = taken(behind, box, run.place.slot, focus)
                     required = self.policy.large if is_large(run, width) else self.policy.text
-                    demands[width] = Demand(what, paints[run.scheme], under, ink, required)
+                    demands[width] = Demand(what, paints[run.scheme], under, ink, required, ways[run.scheme])
             texts.append(OnPicture(run, demands))
         place = Place(page.id, section.id, "picture")
         return TextsOnPicture(place, picture.overlay.opacity, picture.overlay.shape, tuple(texts))
+
+    def treatment(self, scheme: Scheme) -> Treatment:
+        """How photographs are drawn in a scheme."""
+        colors = (from_hex(self.system.css(f"picture/{name}", scheme)) for name in ("shadow", "highlight", "tint"))
+        return Treatment(self.site.choices.pictures, *colors)
 
     def paints(self, scheme: Scheme) -> tuple[RGB, ...]:
         """The colours in which drawings are drawn in a scheme."""

@@ -46,6 +46,9 @@ def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
             _text(found, fact)
         elif isinstance(fact, PictureFact):
             _picture(found, fact)
+            asset = site.asset(fact.source[6:]) if fact.source.startswith("asset:") else None
+            if asset and not asset.svg:
+                _treated(found, fact, site.choices)
     for page in site.pages:
         for section in (site.frame.header, *page.sections, site.frame.footer):
             _section(found, page.id, section, system, site.choices)
@@ -93,6 +96,13 @@ def _picture(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact) -> N
     if fact.source.startswith("drawn:"):
         for number in set(re.findall(r'class="f(\d)"', pictures.draw(fact.source))):
             found[f"picture/{number}"][fact.place.page, fact.place.section] += 1
+
+
+def _treated(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact, choices: Choices) -> None:
+    """A photograph is drawn by the site's treatment, and with its colours."""
+    used = {"duotone": ("shadow", "highlight"), "tint": ("tint",)}.get(choices.pictures, ())
+    for path in ("photo/treatment", *(f"picture/{name}" for name in used)):
+        found[path][fact.place.page, fact.place.section] += 1
 
 
 def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Section, system: System, choices: Choices) -> None:

@@ -6,7 +6,7 @@ a change of colours reads no picture again. A drawing of the library is read as 
 
 import io
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import lru_cache
 
 import numpy as np
@@ -17,12 +17,14 @@ from PIL import Image
 from formulon.core.color import overlay
 from formulon.core.color.overlay import Overlay
 from formulon.core.color.srgb import RGB
+from formulon.core.color.treatment import Treatment, treated
 from formulon.core.site import pictures
 from formulon.core.site.behind import Pixels, TextBlock, behind, cropped, glyphs, profile
 from formulon.core.site.model import Picture, Site
 from formulon.core.site.standing import Stand
 
 OpenBlob = Callable[[str], bytes]
+NATURAL = Treatment()
 _TOKENS = 5  # colours of a drawing
 
 
@@ -49,9 +51,10 @@ class Taken:
     focus: tuple[float, float]
     block: TextBlock
 
-    def pixels(self, paints: Sequence[RGB], under: RGB) -> Pixels:
-        """Colours, shape (n, 3)."""
-        return painted(self.values, paints, under)
+    def pixels(self, paints: Sequence[RGB], under: RGB, how: Treatment = NATURAL) -> Pixels:
+        """Colours, shape (n, 3). Photographs alone are treated."""
+        made = painted(self.values, paints, under)
+        return treated(made, how) if self.picture.kind == "photograph" else made
 
 
 def painted(values: NDArray[np.uint8], paints: Sequence[RGB], under: RGB) -> Pixels:
@@ -93,10 +96,11 @@ def _taken(picture: Backdrop, width: int, height: int, focus: tuple[float, float
 
 
 @lru_cache(maxsize=4096)
-def judged(what: Taken, paints: tuple[RGB, ...], under: RGB, ink: RGB, opacity: float, required: float, shape: str) -> Overlay:
-    """What an ink has over the picture under an overlay in the colour `under`, whether it passes or not."""
+def judged(demand: "Demand", opacity: float, shape: str) -> Overlay:
+    """What an ink has over the picture under an overlay in the colour of its ground, whether it passes or not."""
+    what = demand.what
     strength = profile(shape, what.places, what.width, what.height)
-    return overlay.measured(what.pixels(paints, under), ink, under, opacity, required, strength)
+    return overlay.measured(demand.pixels(), demand.ink, demand.under, opacity, demand.required, strength)
 
 
 @dataclass(frozen=True, slots=True)
@@ -108,6 +112,11 @@ class Demand:
     under: RGB
     ink: RGB
     required: float
+    how: Treatment = NATURAL
+
+    def pixels(self) -> Pixels:
+        """What lies behind the text, in its colours, shape (n, 3)."""
+        return self.what.pixels(self.paints, self.under, self.how)
 
 
 @lru_cache(maxsize=64)
@@ -119,7 +128,7 @@ def least_opacity(demands: tuple[Demand, ...], shape: str) -> float | None:
         before = opacity
         for one in demands:
             strength = profile(shape, one.what.places, one.what.width, one.what.height)
-            pixels = one.what.pixels(one.paints, one.under)
+            pixels = one.pixels()
             found = overlay.least(pixels, one.ink, one.under, one.required, strength, start=opacity)
             if found is None:
                 return None
@@ -138,7 +147,8 @@ def scene_around(demand: Demand, opacity: float, shape: str, spot: int, size: tu
     inside = (rows >= 0) & (rows < what.height) & (columns >= 0) & (columns < what.width)
     places = np.stack([columns[inside], rows[inside]], axis=-1)
     values = crop[rows[inside], columns[inside]]
-    colors = painted(values[:, 0] if what.picture.kind == "drawn" else values, demand.paints, demand.under)
+    flat = values[:, 0] if what.picture.kind == "drawn" else values
+    colors = replace(what, values=flat).pixels(demand.paints, demand.under, demand.how)
     strength = profile(shape, places, what.width, what.height)
     laid = opacity * (np.ones(len(places)) if strength is None else strength)[:, None]
     made = np.full((size[1], size[0], 3), 255, dtype=np.uint8)

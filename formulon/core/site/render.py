@@ -217,8 +217,8 @@ class _View:
         if not value:
             return Markup("")
         source, alt = value["source"], "" if value["decorative"] else value["alt"]
+        asset = self.site.asset(source[6:]) if source.startswith("asset:") else None
         if source.startswith("asset:"):
-            asset = self.site.asset(source[6:])
             if asset is None:
                 return Markup("")
             inner = self._image(asset, alt, sizes)
@@ -234,8 +234,9 @@ class _View:
         )  # fmt: skip
         if self.preview and placed:
             written += Markup(' style="{}"').format(";".join(css for _, css in placed.values() if css))
-        return Markup('<div class="picture picture--{}"{}{}{}>{}</div>').format(
-            ratio, self._slot(path), drawn, written, inner
+        photo = " picture--photo" if source.startswith("asset:") and asset and not asset.svg else ""
+        return Markup('<div class="picture picture--{}{}"{}{}{}>{}</div>').format(
+            ratio, photo, self._slot(path), drawn, written, inner
         )  # fmt: skip
 
     def _image(self, asset: Asset, alt: str, listed_sizes: str) -> Markup:

@@ -158,6 +158,9 @@ class Choices(Model):
     corners: Corners = Field(default_factory=Corners)
     elevation: Literal["none", "soft", "crisp"] = "none"
     cards: Literal["plain", "lined", "lifted", "solid"] = "plain"
+    pictures: Literal["natural", "duotone", "tint", "monochrome"] = Field(
+        default="natural", description="How photographs are treated on the whole site."
+    )
     motion: Literal["none", "calm", "lively"] = Field(default="none", description="Never where a visitor asks for less of it.")
     density: float = Field(default=1, ge=0.6, le=1.5, description="Factor on the space between and in sections.")
     scale: Scale = Field(default_factory=Scale)

@@ -3,7 +3,7 @@
 from dataclasses import dataclass, field, replace
 from functools import lru_cache
 
-from formulon.core.color.contrast import contrast_ratio, shown
+from formulon.core.color.contrast import contrast_ratio, relative_luminance, shown
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB, to_hex
@@ -275,25 +275,29 @@ class Coloring:
             self.told(scene, f"ground/{ground.name}/{name}", pair, swatch, f"field, {part}", by_hand, on)
 
     def pictures(self) -> None:
-        """The five colours in which the picture library draws."""
+        """The five colours in which the picture library draws, and those with which photographs are treated."""
         deep, accent, brand = (self.grounds[name] for name in ("deep", "accent", "brand"))
         pins = dict(self.rules.pins)
-        for number, swatch, what in (
+        light, dark = sorted((self.grounds["paper"], deep), key=lambda ground: relative_luminance(ground.rgb), reverse=True)
+        for name, swatch, what in (
             (
-                1,
+                "1",
                 made_for_here(mixed(deep.rgb, accent.rgb, 0.28), ""),
                 f"{deep.swatch.label} with some {accent.swatch.label}: the back of a picture.",
             ),
-            (2, accent.swatch, f"{accent.swatch.label}, the accent ground's colour."),
-            (3, brand.swatch, f"{brand.swatch.label}, the brand ground's colour."),
+            ("2", accent.swatch, f"{accent.swatch.label}, the accent ground's colour."),
+            ("3", brand.swatch, f"{brand.swatch.label}, the brand ground's colour."),
             (
-                4,
+                "4",
                 made_for_here(mixed(deep.rgb, accent.rgb, 0.6), ""),
                 f"Between {deep.swatch.label} and {accent.swatch.label}.",
             ),
-            (5, deep.swatch, f"{deep.swatch.label}, the deep ground's colour."),
+            ("5", deep.swatch, f"{deep.swatch.label}, the deep ground's colour."),
+            ("shadow", dark.swatch, f"{dark.swatch.label}: the darks of a photograph in two colours."),
+            ("highlight", light.swatch, f"{light.swatch.label}: the lights of a photograph in two colours."),
+            ("tint", brand.swatch, f"{brand.swatch.label}: what photographs are tinted with."),
         ):
-            path = f"picture/{number}"
+            path = f"picture/{name}"
             if path in pins:
                 swatch, what = made_for_here(parse_color(pins[path]).rgb, ""), f"Pinned at {pins[path]}."
             self.add(path, swatch, "pinned" if path in pins else "derived", what)

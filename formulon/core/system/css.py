@@ -1,5 +1,6 @@
 """Writing a system as CSS custom properties. Values are typed tokens, never text out of a document."""
 
+import re
 from functools import cache
 
 from formulon.core.system import fields
@@ -25,7 +26,7 @@ def drawn_css(system: System, scheme: Scheme, used: frozenset[str]) -> str:
     """The tokens of one scheme that style sheets draw with, as they draw with them: those of grounds on the grounds and
     those of drawings on their shapes, so that a change has a browser work out anew what it touches alone."""
     drawn = [system.token(t.path, scheme) for t in system.tokens.values() if t.type != "asset" and t.property in used]
-    shapes = {token.path: _line(token) for token in drawn if token.path.startswith("picture/")}
+    shapes = {token.path: _line(token) for token in drawn if re.fullmatch(r"picture/\d", token.path)}
     made = _rule(":root", ["color-scheme: " + scheme, *(_line(token) for token in drawn if token.path not in shapes)])
     for path, line in shapes.items():
         made += _rule(f".f{path.removeprefix('picture/')}", [line])

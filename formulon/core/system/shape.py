@@ -45,6 +45,7 @@ def tokens(choices: Choices) -> Iterator[Token]:
     yield _px("shape/border", border, "derived" if border == 2 else "chosen", "One border width for buttons and fields.")
     yield from _elevation(choices)
     yield from _cards(choices)
+    yield from _pictures(choices)
     yield from _motion(choices)
     for name, (small, large) in space(choices).items():
         reason = f"Step {name} of the space scale at density {choices.density:g}."
@@ -109,6 +110,12 @@ def _cards(choices: Choices) -> Iterator[Token]:
         "card/padding", "dimension", {"small": 20.0, "large": 28.0, "unit": "px"} if spaced else {"value": 0.0, "unit": "px"},
         fluid(20, 28) if spaced else "0px", _origin(spaced), said,
     )  # fmt: skip
+
+
+def _pictures(choices: Choices) -> Iterator[Token]:
+    kind = choices.pictures
+    said = "Photographs are drawn as they are." if kind == "natural" else f"Photographs are drawn in {kind}, on the whole site."
+    yield Token("photo/treatment", "keyword", kind, kind, _origin(kind != "natural"), said)
 
 
 def _motion(choices: Choices) -> Iterator[Token]:

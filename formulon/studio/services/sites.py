@@ -136,7 +136,12 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
     marks = [summary[name].get(ground) for name in ("marks", "dark_marks") for ground in ("navigation", "footer")]
     grounds = [section.ground for section in page.sections]
     style = site.choices
-    drawn = [style.cards, style.buttons.arrow, style.buttons.raised]  # what pages are marked with, besides their tokens
+    drawn = [
+        style.cards,
+        style.pictures,
+        style.buttons.arrow,
+        style.buttons.raised,
+    ]  # what pages are marked with, besides their tokens
     parts = [drawn, revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu]
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]
 

@@ -1002,6 +1002,12 @@ export interface components {
              */
             cards: components["schemas"]["CardsEnum"];
             /**
+             * Pictures
+             * @description How photographs are treated on the whole site.
+             * @default natural
+             */
+            pictures: components["schemas"]["PicturesEnum"];
+            /**
              * Motion
              * @description Never where a visitor asks for less of it.
              * @default none
@@ -2184,6 +2190,8 @@ export interface components {
             /** Colors */
             colors: components["schemas"]["PictureColor"][];
         };
+        /** @enum {string} */
+        PicturesEnum: "natural" | "duotone" | "tint" | "monochrome";
         /** @enum {string} */
         PolicyEnum: "AA" | "AAA" | "own";
         /** Preflight */

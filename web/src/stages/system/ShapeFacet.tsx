@@ -62,6 +62,12 @@ const CHOICES: { path: string; label: string; options: Option[]; now: (choices: 
       now: (choices) => choices.elevation,
     },
     {
+      path: '/pictures',
+      label: 'Photographs',
+      options: ['natural', 'duotone', 'tint', 'monochrome'].map((value) => ({ value, name: value })),
+      now: (choices) => choices.pictures,
+    },
+    {
       path: '/motion',
       label: 'Motion',
       options: ['none', 'calm', 'lively'].map((value) => ({ value, name: value })),
