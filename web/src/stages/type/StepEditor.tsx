@@ -54,7 +54,7 @@ export function StepEditor({ name, step, largest }: StepEditorProps) {
           min={one.key === 'weight' ? (family?.lightest ?? one.min) : one.min}
           max={one.key === 'weight' ? (family?.heaviest ?? one.max) : one.max}
           grain={one.grain}
-          value={Math.round(one.now(step) / one.grain) * one.grain}
+          value={one.now(step)}
           chosen={own?.[one.key] != null}
           save={(value) => set(`${one.label.split(',')[0]} of ${name}`, { [one.key]: value })}
         />
@@ -135,7 +135,7 @@ function NumberField({ label, of, min, max, grain, value, chosen, save }: Number
         min={min}
         max={max}
         step={grain}
-        value={text ?? Number(value.toFixed(3))}
+        value={text ?? Number(value.toFixed(grain < 0.01 ? 3 : grain < 0.1 ? 2 : 1))}
         onChange={(event) => setText(event.target.value)}
         onBlur={store}
         onKeyDown={(event) => {
