@@ -7,7 +7,7 @@ from typing import Literal, Self
 from pydantic import BaseModel, ConfigDict, Field, field_validator, model_validator
 
 from formulon.core.color.parse import ParsedColor, parse_color
-from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, families
+from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, Measured, families
 
 # What wires call the colours that every system has.
 RESERVED = ("white", "black", "neutral")
@@ -76,20 +76,6 @@ class FontFile(Model):
     size: int = Field(ge=1, description="Bytes.")
 
 
-class FontMeasures(Model):
-    """What the family looks like at its regular weight, measured on its outlines; in em but for contrast and softness."""
-
-    x_height: float
-    cap_height: float
-    contrast: float
-    stem: float
-    width: float
-    softness: float
-    ascender: float
-    descender: float
-    line_gap: float
-
-
 class OwnFont(Model):
     """A typeface of the brand's own, of which the files are here. Made by the reader's process alone.
 
@@ -101,7 +87,7 @@ class OwnFont(Model):
     category: Literal["serif", "sans-serif", "monospace", "handwriting"]
     files: list[FontFile] = Field(min_length=1, max_length=20)
     italic: bool = False
-    measured: FontMeasures
+    measured: Measured
     languages: list[str] = Field(default_factory=list, max_length=60)
     axes: list[str] = Field(default_factory=list, max_length=30)
     embedding: str = Field(default="", max_length=80, description="What OS/2 fsType allows, in words.")

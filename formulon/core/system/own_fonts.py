@@ -5,7 +5,7 @@ from collections.abc import Callable, Iterable
 from functools import partial
 
 from formulon.core.system.identity import FontFile, OwnFont
-from formulon.core.type.library import OWN, Face, Family, Measured, register
+from formulon.core.type.library import OWN, Face, Family, register
 
 
 def font_id(files: Iterable[FontFile]) -> str:
@@ -23,7 +23,7 @@ def make_known(fonts: Iterable[OwnFont], open_file: Callable[[str], bytes]) -> N
         )
         register(
             Family(
-                font.id, font.name, font.category, faces, Measured(**font.measured.model_dump()), tuple(font.languages),
+                font.id, font.name, font.category, faces, font.measured, tuple(font.languages),
                 tuple(font.axes), font.italic, font.licence, reserved_name=font.reserved_name, own=True,
             )
         )  # fmt: skip

@@ -1,6 +1,5 @@
 """Building the answers out of models and services."""
 
-from dataclasses import asdict
 from urllib.parse import quote
 
 from django.conf import settings
@@ -17,7 +16,7 @@ from formulon.core.site.model import Asset
 from formulon.core.site.render import WIDTHS, preview_tokens
 from formulon.core.system.choices import GROUNDS, Choices
 from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import FontMeasures, Identity, Mark
+from formulon.core.system.identity import Identity, Mark
 from formulon.core.system.logo import choose
 from formulon.core.system.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
@@ -168,7 +167,7 @@ def library() -> shapes.Library:
                     shapes.FaceCard(key=one.key, lightest=one.weights[0], heaviest=one.weights[1], ranges=one.ranges)
                     for one in f.faces
                 ],
-                measured=FontMeasures(**asdict(f.measured)),
+                measured=f.measured,
             )
             for f in families().values()
         ],

@@ -13,9 +13,10 @@ from formulon.core.site.model import Frame, Page
 from formulon.core.site.replan import Difference
 from formulon.core.system.choices import Choices
 from formulon.core.system.duplicates import NearDuplicates
-from formulon.core.system.identity import FontMeasures, Identity
+from formulon.core.system.identity import Identity
 from formulon.core.system.model import Conflict, Pair, Scheme, Step, Token
 from formulon.core.system.proportions import Proportions
+from formulon.core.type.library import Measured
 
 
 class Shape(BaseModel):
@@ -237,7 +238,7 @@ class FamilyCard(Shape):
     axes: list[str]
     languages: list[str]
     faces: list[FaceCard]
-    measured: FontMeasures
+    measured: Measured
 
 
 class LayoutCard(Shape):

@@ -8,8 +8,9 @@ from django.contrib.auth.models import User
 from django.db import transaction
 
 from formulon.core.identity.isolated import readers
-from formulon.core.system.identity import FontFile, FontMeasures, Identity, OwnFont
+from formulon.core.system.identity import FontFile, Identity, OwnFont
 from formulon.core.system.own_fonts import font_id
+from formulon.core.type.library import Measured
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, StoredFile
 from formulon.studio.services import history
@@ -69,7 +70,7 @@ def _join(brand: Brand, identity: Identity, family: str, parts: list[dict[str, A
         name=family,
         category=first["category"],
         files=[file for _, file in sorted(files.items())],
-        measured=FontMeasures(**first["measured"]),
+        measured=Measured(**first["measured"]),
         languages=first["languages"],
         axes=first["axes"],
         embedding=first["embedding"],

@@ -1371,7 +1371,7 @@ export interface components {
             languages: string[];
             /** Faces */
             faces: components["schemas"]["FaceCard"][];
-            measured: components["schemas"]["FontMeasures"];
+            measured: components["schemas"]["Measured"];
         };
         /**
          * Finding
@@ -1500,30 +1500,6 @@ export interface components {
              * @description Bytes.
              */
             size: number;
-        };
-        /**
-         * FontMeasures
-         * @description What the family looks like at its regular weight, measured on its outlines; in em but for contrast and softness.
-         */
-        FontMeasures: {
-            /** X Height */
-            x_height: number;
-            /** Cap Height */
-            cap_height: number;
-            /** Contrast */
-            contrast: number;
-            /** Stem */
-            stem: number;
-            /** Width */
-            width: number;
-            /** Softness */
-            softness: number;
-            /** Ascender */
-            ascender: number;
-            /** Descender */
-            descender: number;
-            /** Line Gap */
-            line_gap: number;
         };
         /** FormCard */
         FormCard: {
@@ -1901,6 +1877,33 @@ export interface components {
         /** @enum {string} */
         MeasureEnum: "radius" | "spacing" | "text size" | "line height" | "other";
         /**
+         * Measured
+         * @description What a family looks like at its regular weight, measured on its outlines; see features.py. Lengths are in em.
+         *
+         *     `contrast` is thick to thin of the o, `width` a lower-case letter's mean advance, `stem` the n's left stem;
+         *     `softness` is the share, 0–1, of turning along curves in letters that are drawn straight.
+         */
+        Measured: {
+            /** X Height */
+            x_height: number;
+            /** Cap Height */
+            cap_height: number;
+            /** Contrast */
+            contrast: number;
+            /** Stem */
+            stem: number;
+            /** Width */
+            width: number;
+            /** Softness */
+            softness: number;
+            /** Ascender */
+            ascender: number;
+            /** Descender */
+            descender: number;
+            /** Line Gap */
+            line_gap: number;
+        };
+        /**
          * Missing
          * @description Something that the job needs, and what Formulon does instead.
          */
@@ -2028,7 +2031,7 @@ export interface components {
              * @default false
              */
             italic: boolean;
-            measured: components["schemas"]["FontMeasures"];
+            measured: components["schemas"]["Measured"];
             /** Languages */
             languages?: string[];
             /** Axes */

@@ -1,40 +1,14 @@
-import { useState } from 'react';
-import { client, pointer, Problem, unwrap } from '../../api/client';
+import { pointer } from '../../api/client';
 import { MarkImage } from '../../parts/MarkImage';
 import { useBench } from '../../shell/bench';
+import { UploadSaid } from './UploadSaid';
+import { useUpload } from './useUpload';
 
 /** The logo files, each shown on light and dark; an upload is rebuilt by the server, and shown at once. */
 export function Marks() {
-  const { brand, token, change, accept, afterChanges, revision, canWrite } = useBench();
+  const { brand, token, change, canWrite } = useBench();
   const marks = brand.identity.body.marks ?? [];
-  const [busy, setBusy] = useState('');
-  const [problem, setProblem] = useState('');
-  const [notes, setNotes] = useState<string[]>([]);
-  const upload = async (file: File) => {
-    setBusy(file.name);
-    setProblem('');
-    setNotes([]);
-    const form = new FormData();
-    form.set('file', file);
-    try {
-      const answer = await afterChanges(() => {
-        form.set('revision', String(revision('identity')));
-        return unwrap(
-          client.POST('/api/brands/{brand_id}/marks', {
-            params: { path: { brand_id: brand.id } },
-            body: form as never,
-            bodySerializer: (body: unknown) => body as FormData,
-          }),
-        );
-      });
-      accept(answer.workbench);
-      setNotes(answer.notes);
-    } catch (error) {
-      setProblem(error instanceof Problem ? error.message : `${file.name}: the upload did not work. Try again.`);
-    } finally {
-      setBusy('');
-    }
-  };
+  const { busy, upload, ...said } = useUpload('marks');
   const paper = token('ground/paper/background')?.css;
   const deep = token('ground/deep/background')?.css;
   return (
@@ -97,7 +71,7 @@ export function Marks() {
           onChange={(event) => {
             const file = event.target.files?.[0];
             event.target.value = '';
-            if (file) void upload(file);
+            if (file) void upload('file', [file]);
           }}
         />
         <span>{busy ? `Reading ${busy}…` : marks.length ? 'Add another SVG' : 'Add the logo as SVG'}</span>
@@ -105,16 +79,7 @@ export function Marks() {
           {marks.length ? 'For instance one for dark grounds' : 'Until then the name is set in the heading typeface'}
         </span>
       </label>
-      {problem && (
-        <p role="alert" className="problem">
-          {problem}
-        </p>
-      )}
-      {notes.map((note) => (
-        <p key={note} className="soft">
-          {note}
-        </p>
-      ))}
+      <UploadSaid {...said} />
     </section>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Toggles } from '../../parts/Toggles';
 import { InksView } from './InksView';
 import { PolicyBar } from './PolicyBar';
 import { ReachView } from './ReachView';
@@ -18,19 +19,7 @@ export function ColorFacet() {
   return (
     <div className="color-views">
       <div className="color-bar">
-        <span role="group" aria-label="Views of colour">
-          {VIEWS.map((one) => (
-            <button
-              key={one.id}
-              type="button"
-              className="width-toggle"
-              aria-pressed={view === one.id}
-              onClick={() => setView(one.id)}
-            >
-              {one.name}
-            </button>
-          ))}
-        </span>
+        <Toggles label="Views of colour" options={VIEWS} shown={view} show={setView} />
         <PolicyBar />
       </div>
       {VIEWS.find((one) => one.id === view)?.draw()}

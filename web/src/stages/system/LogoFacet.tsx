@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { pointer, type Choices } from '../../api/client';
+import { pointer, type Choices, type Resolved } from '../../api/client';
 import { useLogo } from '../../api/queries';
 import { GROUNDS } from '../../parts/grounds';
 import { MarkImage } from '../../parts/MarkImage';
@@ -79,18 +79,7 @@ export function LogoFacet() {
           </div>
           <p className={thin ? 'bad' : 'soft'}>
             {thin && <span className="mark-stop" aria-hidden="true" />}
-            {thin?.message}{' '}
-            {thin?.alternatives?.map((way) => (
-              <button
-                key={way.label}
-                type="button"
-                className="quiet-action"
-                disabled={!canWrite}
-                onClick={() => void change(way.label, [{ document: 'choices', patch: way.patch as never }])}
-              >
-                {way.label}
-              </button>
-            ))}
+            {thin?.message} <WaysOut ways={thin?.alternatives} />
             {!thin && least && (
               <>
                 At least <b className="mono">{least.css}</b> high. {least.reason}
@@ -140,17 +129,7 @@ export function LogoFacet() {
               ) : (
                 <span className="soft">{why?.reason}</span>
               )}
-              {conflict?.alternatives?.map((way) => (
-                <button
-                  key={way.label}
-                  type="button"
-                  className="quiet-action"
-                  disabled={!canWrite}
-                  onClick={() => void change(way.label, [{ document: 'choices', patch: way.patch as never }])}
-                >
-                  {way.label}
-                </button>
-              ))}
+              <WaysOut ways={conflict?.alternatives} />
               {plated && (
                 <button
                   type="button"
@@ -175,4 +154,20 @@ export function LogoFacet() {
       <MadeMarks sheet={sheet.data} />
     </div>
   );
+}
+
+/** Ways out of a conflict, each a click. */
+function WaysOut({ ways }: { ways: Resolved['conflicts'][number]['alternatives'] | undefined }) {
+  const { change, canWrite } = useBench();
+  return ways?.map((way) => (
+    <button
+      key={way.label}
+      type="button"
+      className="quiet-action"
+      disabled={!canWrite}
+      onClick={() => void change(way.label, [{ document: 'choices', patch: way.patch as never }])}
+    >
+      {way.label}
+    </button>
+  ));
 }

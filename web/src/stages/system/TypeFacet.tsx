@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Toggles } from '../../parts/Toggles';
 import { LibraryView } from '../type/LibraryView';
 import { PairsView } from '../type/PairsView';
 import { Staircase } from '../type/Staircase';
@@ -15,19 +16,7 @@ export function TypeFacet() {
   return (
     <div className="color-views">
       <div className="color-bar">
-        <span role="group" aria-label="Views of type">
-          {VIEWS.map((one) => (
-            <button
-              key={one.id}
-              type="button"
-              className="width-toggle"
-              aria-pressed={view === one.id}
-              onClick={() => setView(one.id)}
-            >
-              {one.name}
-            </button>
-          ))}
-        </span>
+        <Toggles label="Views of type" options={VIEWS} shown={view} show={setView} />
       </div>
       <div className="type-facet">{VIEWS.find((one) => one.id === view)?.draw()}</div>
     </div>

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useLibrary } from '../../api/queries';
+import { Toggles } from '../../parts/Toggles';
 import { useBench } from '../../shell/bench';
 import { CATEGORIES, familiesOf, found, inWords, MEASURES, type Family } from './families';
 import { OwnFonts } from './OwnFonts';
@@ -39,19 +40,7 @@ export function LibraryView() {
   return (
     <div className="library">
       <div className="library-filters">
-        <span role="group" aria-label="For">
-          {ROLES.map((one) => (
-            <button
-              key={one.id}
-              type="button"
-              className="width-toggle"
-              aria-pressed={role === one.id}
-              onClick={() => setRole(one.id)}
-            >
-              {one.name}
-            </button>
-          ))}
-        </span>
+        <Toggles label="For" options={ROLES} shown={role} show={setRole} />
         <input
           type="search"
           aria-label="Search typefaces"

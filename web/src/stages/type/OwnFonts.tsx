@@ -1,40 +1,14 @@
-import { useState } from 'react';
-import { client, pointer, Problem, unwrap } from '../../api/client';
+import { pointer } from '../../api/client';
 import { useBench } from '../../shell/bench';
+import { UploadSaid } from '../identity/UploadSaid';
+import { useUpload } from '../identity/useUpload';
 
 /** The brand’s own font files: what their licence bits say, what follows from it, and the way to add more. */
 export function OwnFonts() {
-  const { brand, change, accept, afterChanges, revision, canWrite } = useBench();
+  const { brand, change, canWrite } = useBench();
   const identity = brand.identity.body;
   const fonts = identity.fonts ?? [];
-  const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState('');
-  const [notes, setNotes] = useState<string[]>([]);
-  const upload = async (files: File[]) => {
-    setBusy(true);
-    setProblem('');
-    setNotes([]);
-    const form = new FormData();
-    files.forEach((file) => form.append('files', file));
-    try {
-      const answer = await afterChanges(() => {
-        form.set('revision', String(revision('identity')));
-        return unwrap(
-          client.POST('/api/brands/{brand_id}/fonts', {
-            params: { path: { brand_id: brand.id } },
-            body: form as never,
-            bodySerializer: (body: unknown) => body as FormData,
-          }),
-        );
-      });
-      accept(answer.workbench);
-      setNotes(answer.notes);
-    } catch (error) {
-      setProblem(error instanceof Problem ? error.message : 'The upload did not work. Try again.');
-    } finally {
-      setBusy(false);
-    }
-  };
+  const { busy, upload, ...said } = useUpload('fonts');
   const used = Object.values(identity.typefaces ?? {});
   return (
     <section className="own-fonts" aria-labelledby="own-fonts-title">
@@ -92,26 +66,17 @@ export function OwnFonts() {
           type="file"
           multiple
           accept=".ttf,.otf,.woff,.woff2,font/*"
-          disabled={!canWrite || busy}
+          disabled={!canWrite || busy !== ''}
           onChange={(event) => {
             const files = [...(event.target.files ?? [])];
             event.target.value = '';
-            if (files.length) void upload(files);
+            if (files.length) void upload('files', files);
           }}
         />
         <span>{busy ? 'Reading the files…' : 'Add font files'}</span>
         <span className="soft">TTF, OTF, WOFF or WOFF2, static or variable</span>
       </label>
-      {problem && (
-        <p role="alert" className="problem">
-          {problem}
-        </p>
-      )}
-      {notes.map((note) => (
-        <p key={note} className="soft">
-          {note}
-        </p>
-      ))}
+      <UploadSaid {...said} />
     </section>
   );
 }
