@@ -74,6 +74,7 @@ class Picture(models.Model):
     name = models.CharField(max_length=300)
     svg = models.TextField(blank=True)
     renditions = models.JSONField(default=list, help_text="Width and SHA-256 of each size of a photograph.")
+    colors = models.JSONField(default=dict, blank=True, help_text="Dominant colours of a photograph and their shares.")
     width = models.FloatField()
     height = models.FloatField()
 

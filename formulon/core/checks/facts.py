@@ -84,6 +84,9 @@ class PictureFact:
     alt: str
     decorative: bool
     found: bool
+    colors: dict[str, float] = field(default_factory=dict)  # of a photograph: its dominant colours and their shares
+    palette: tuple[str, ...] = ()  # the brand's colours
+    treatment: str = "natural"
 
 
 @dataclass(frozen=True, slots=True)

@@ -221,4 +221,7 @@ class _Prediction:
     def picture(self, place: Place, value: dict[str, Any]) -> PictureFact:
         source = value["source"]
         found = not source.startswith("asset:") or self.site.asset(source[6:]) is not None
-        return PictureFact(place, source, value["alt"], value["decorative"], found)
+        asset = self.site.asset(source[6:]) if source.startswith("asset:") else None
+        palette = tuple(color.parsed.hex for color in self.site.identity.colors)
+        colors, treatment = asset.colors if asset else {}, self.site.choices.pictures
+        return PictureFact(place, source, value["alt"], value["decorative"], found, colors, palette, treatment)

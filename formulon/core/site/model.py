@@ -165,6 +165,7 @@ class Asset(Model):
     name: str = Field(max_length=300)
     svg: str = ""
     renditions: list[Rendition] = Field(default_factory=list)
+    colors: dict[str, float] = Field(default_factory=dict, description="Dominant colours of a photograph and their shares.")
     width: float = Field(gt=0)
     height: float = Field(gt=0)
 

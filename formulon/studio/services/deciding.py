@@ -60,6 +60,7 @@ def keep_picture(brand: Brand, fact: Fact) -> None:
         if "error" in sizes:
             raise UploadRefused(sizes["error"])
         picture.width, picture.height = sizes["width"], sizes["height"]
+        picture.colors = dict(sizes["colors"])
         picture.renditions = [
             {"width": width, "sha256": sources.store(brand.workspace_id, base64.b64decode(text)).sha256}
             for width, text in sizes["sizes"]

@@ -47,6 +47,7 @@ def create(
             width=a.width,
             height=a.height,
             renditions=[r.model_dump() for r in a.renditions],
+            colors=a.colors,
         )
         for a in assets or []
     )
@@ -90,6 +91,7 @@ def assets_of(brand: Brand) -> list[Asset]:
             width=p.width,
             height=p.height,
             renditions=[Rendition(**one) for one in p.renditions],
+            colors=p.colors,
         )
         for p in brand.pictures.all()
     ]

@@ -52,6 +52,7 @@ def test_the_rules_are_found_by_their_path() -> None:
         "contrast/text-on-picture",
         "interaction/target-size",
         "links/dead-destination",
+        "pictures/palette",
         "publishing/title-description",
         "type/headline-lines",
         "type/measure",
@@ -271,7 +272,8 @@ def test_a_site_with_every_defect(site: Site) -> None:
         for name, one in rules().items()
         for code in one.messages
         # Boxes and balanced headlines see to the last two, but for rare typefaces and words.
-        if name not in ("contrast/text-on-picture", "type/measure", "type/orphan") and code != "glyphs-unknown"
+        if name not in ("contrast/text-on-picture", "type/measure", "type/orphan", "pictures/palette")
+        and code != "glyphs-unknown"
     }
     assert report.stopped
     for finding in report.findings:
@@ -360,3 +362,28 @@ def test_a_word_that_is_too_wide_is_mended_by_the_size_of_its_step() -> None:
     assert found and found[0].fixes
     after = check_site(apply(site, [Change.model_validate(change) for change in found[0].fixes[0].changes]))
     assert len([one for one in after.findings if one.rule == "type/word-fits"]) < len(found)
+
+
+@pytest.mark.parametrize(
+    ("colors", "treatment", "found"),
+    [
+        ({"#8e5a9b": 0.6, "#1b2147": 0.4}, "natural", []),  # the brand's own hues
+        ({"#2f9e44": 0.41, "#1b2147": 0.59}, "natural", ["clash"]),
+        ({"#2f9e44": 0.4, "#1b2147": 0.6}, "natural", []),  # at the threshold
+        ({"#7d7f7e": 1.0}, "natural", []),  # greys have no hue to clash
+        ({"#2f9e44": 1.0}, "duotone", []),
+    ],
+)
+def test_photographs_sit_with_the_palette(colors: dict[str, float], treatment: str, found: list[str]) -> None:
+    fact = PictureFact(PLACE, "asset:a", "", True, True, colors, ("#1B2147", "#F2A93B", "#8E5A9B", "#F6F1E7"), treatment)
+    assert codes("pictures/palette", fact) == found
+
+
+def test_a_clash_is_mended_by_the_treatment_of_all_photographs(site: Site) -> None:
+    first, *others = (asset.model_dump() for asset in site.assets)
+    green = first | {"colors": {"#2f9e44": 1.0}, "svg": "", "renditions": [{"width": 480, "sha256": "0" * 64}]}
+    changed = Site.model_validate(site.model_dump() | {"assets": [green, *others]})
+    found = [one for one in check_site(changed).findings if one.rule == "pictures/palette"]
+    assert found and len(found[0].fixes) == 2
+    after = apply(changed, [Change.model_validate(change) for change in found[0].fixes[0].changes])
+    assert not [one for one in check_site(after).findings if one.rule == "pictures/palette"]

@@ -8,6 +8,7 @@ import warnings
 import numpy as np
 from PIL import Image, ImageOps, UnidentifiedImageError
 
+from formulon.core.color.srgb import to_hex
 from formulon.core.errors import ReadError
 from formulon.core.identity.marks import judge, look, without_ground
 from formulon.core.identity.pixels import Pixels, Share, dominant_colors, flat_colors, thumb
@@ -159,4 +160,6 @@ def renditions(name: str, data: bytes) -> dict[str, object]:
         file = io.BytesIO()
         picture.resize((width, height), Image.Resampling.LANCZOS).save(file, "WEBP", quality=78, method=4)
         made.append([width, base64.b64encode(file.getvalue()).decode()])
-    return {"width": size[0], "height": size[1], "sizes": made}
+    small = np.asarray(picture.convert("RGBA").resize((200, max(1, round(picture.height * 200 / picture.width)))))
+    colors = [[to_hex(one.rgb), round(one.share, 4)] for one in dominant_colors(small)]
+    return {"width": size[0], "height": size[1], "sizes": made, "colors": colors}

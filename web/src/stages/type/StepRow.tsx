@@ -3,7 +3,6 @@ import { useBench } from '../../shell/bench';
 import { StepEditor } from './StepEditor';
 
 type Fit = components['schemas']['FitOfStep'];
-export type StepName = keyof NonNullable<NonNullable<ReturnType<typeof useBench>['choices']['scale']>['steps']>;
 export type StepRowProps = { name: string; fit: Fit | undefined; open: boolean; toggle: () => void };
 
 const HALF = 0.5;
