@@ -280,7 +280,7 @@ DRAG = """async (values) => {
     set.call(slider, value);
     slider.dispatchEvent(new Event('input', {bubbles: true}));
     const shown = () => frames.every(f => f.contentDocument.getElementById('tokens').sheet.cssRules[0].style
-      .getPropertyValue('--shape-radius').trim() === `${value}px`);
+      .getPropertyValue('--shape-button-radius').trim() === `${value}px`);
     while (!shown()) {
       if (performance.now() - start > 30000) throw new Error('not painted within 30 s: ' + value);
       await new Promise(r => setTimeout(r, 1));
