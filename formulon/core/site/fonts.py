@@ -13,10 +13,12 @@ FOLDER = "fonts/"
 
 
 def codes_of(site: Site) -> frozenset[int]:
-    """The code points that the site needs."""
+    """The code points that the site needs, in both cases, since a step may be set in capitals."""
     identity = site.identity
     texts = site.model_dump_json(exclude={"assets": True, "choices": True, "identity": {"marks", "fonts"}})
-    return _wanted(tuple(dict.fromkeys((identity.language, *identity.languages))), frozenset(texts))
+    return _wanted(
+        tuple(dict.fromkeys((identity.language, *identity.languages))), frozenset(texts + texts.upper() + texts.lower())
+    )
 
 
 @lru_cache(maxsize=64)
@@ -24,9 +26,8 @@ def _wanted(languages: tuple[str, ...], chars: frozenset[str]) -> frozenset[int]
     return wanted(list(languages), "".join(chars))
 
 
-def served(site: Site, font: Family) -> list[Face]:
-    """The faces of a family that hold something that the site needs; the first always."""
-    need = codes_of(site)
+def served(font: Family, need: frozenset[int]) -> list[Face]:
+    """The faces of a family that hold something of what a site needs; the first always."""
     seen: set[int] = set()
     made: list[Face] = []
     for face in font.faces:
@@ -51,11 +52,12 @@ def whole(identity: Identity, font: Family) -> bool:
 def files(site: Site) -> dict[str, bytes]:
     """The font files by path, each with the text of its licence beside it."""
     made: dict[str, bytes] = {}
+    need = codes_of(site)
     for font in map(family, site.identity.typefaces.used()):
         own = own_font(site.identity, font)
-        for face in served(site, font):
+        for face in served(font, need):
             data = face.open()
-            made[f"{FOLDER}{font.id}/{face.key}.woff2"] = data if whole(site.identity, font) else cut(data, codes_of(site))
+            made[f"{FOLDER}{font.id}/{face.key}.woff2"] = data if whole(site.identity, font) else cut(data, need)
         if own is None:
             made[f"{FOLDER}{font.id}/OFL.txt"] = font.licence_text.encode()
         else:
@@ -66,9 +68,9 @@ def files(site: Site) -> dict[str, bytes]:
 
 def face_rules(site: Site, system: System) -> str:
     """@font-face rules of the published site: the files, and for every weight in use a stand-in with the same measures."""
-    rules = []
+    rules, need = [], codes_of(site)
     for font in map(family, site.identity.typefaces.used()):
-        rules += [_rule(font, face, f"{FOLDER}{font.id}/{face.key}.woff2") for face in served(site, font)]
+        rules += [_rule(font, face, f"{FOLDER}{font.id}/{face.key}.woff2") for face in served(font, need)]
         weights = sorted({step.weight for step in system.steps.values() if step.family == font.id})
         rules += [stand_in(font, weight) for weight in weights]
     return "".join(rules)

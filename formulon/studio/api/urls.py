@@ -3,7 +3,7 @@
 from django.urls import path
 from drf_spectacular.views import SpectacularAPIView
 
-from formulon.studio.api import color_views, logo_views, type_views, views
+from formulon.studio.api import color_views, guide_views, logo_views, type_views, views
 from formulon.studio.api import schema as _schema  # noqa: F401  registers the extension
 
 _BRAND = "brands/<uuid:brand_id>"
@@ -32,10 +32,10 @@ urlpatterns = [
     path(f"{_BRAND}/pictures/<str:name>", views.PictureView.as_view()),
     path(f"{_BRAND}/fonts", views.FontsView.as_view()),
     path(f"{_BRAND}/fonts/<str:name>", views.FontView.as_view()),
-    path(f"{_BRAND}/guide", views.GuideView.as_view()),
-    path(f"{_BRAND}/guide/zip", views.GuideZipView.as_view()),
+    path(f"{_BRAND}/guide", guide_views.GuideView.as_view()),
+    path(f"{_BRAND}/guide/zip", guide_views.GuideZipView.as_view()),
     path(f"{_BRAND}/logo", logo_views.LogoView.as_view()),
-    path(f"{_BRAND}/matrix", views.MatrixView.as_view()),
+    path(f"{_BRAND}/matrix", guide_views.MatrixView.as_view()),
     path(f"{_BRAND}/type", type_views.TypeView.as_view()),
     path(f"{_BRAND}/reach", color_views.ReachView.as_view()),
     path(f"{_BRAND}/effect", color_views.EffectView.as_view()),

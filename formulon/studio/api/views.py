@@ -17,8 +17,6 @@ from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import check_site
 from formulon.core.color.parse import parse_list
 from formulon.core.formats.identity_files import FORMS
-from formulon.core.site.guide import guide_page
-from formulon.core.site.matrix import matrix_page
 from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.replan import differences
@@ -293,43 +291,14 @@ class PreviewView(View):
         responses=shapes.Preview,
     )
     def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
-        site, system, preview = _previewed(request, brand_id)
+        site, system, preview = previewed(request, brand_id)
         page = site.page(page_id)
         if page is None:
             raise Http404
         return answer(shapes.Preview(html=render_page(site, system, page, preview)))
 
 
-class MatrixView(View):
-    """Buttons, fields and cards on each ground in use, as a page."""
-
-    @extend_schema(parameters=[OpenApiParameter("scheme", str, enum=["light", "dark"])], responses=shapes.Preview)
-    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
-        site, system, preview = _previewed(request, brand_id)
-        return answer(shapes.Preview(html=matrix_page(site, system, preview)))
-
-
-class GuideView(View):
-    """The style guide, as a page."""
-
-    @extend_schema(parameters=[OpenApiParameter("scheme", str, enum=["light", "dark"])], responses=shapes.Preview)
-    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
-        site, system, preview = _previewed(request, brand_id)
-        return answer(shapes.Preview(html=guide_page(site, system, preview)))
-
-
-class GuideZipView(View):
-    """The style guide as files that stand by themselves."""
-
-    @extend_schema(responses={(200, "application/zip"): OpenApiTypes.BINARY})
-    def get(self, request: Request, brand_id: str) -> HttpResponse:
-        brand = brand_of(request, brand_id)
-        name = f'attachment; filename="{brand.slug}-style-guide.zip"'
-        data = releases.guide_archive(brand)
-        return HttpResponse(data, content_type="application/zip", headers={"Content-Disposition": name})
-
-
-def _previewed(request: Request, brand_id: str) -> tuple[Site, System, Preview]:
+def previewed(request: Request, brand_id: str) -> tuple[Site, System, Preview]:
     """A brand's site and system, and how its pages are drawn in the studio, in the scheme that was asked for."""
     site = sites.load(brand_of(request, brand_id))
     system, base = resolve(site.identity, site.choices), f"/api/brands/{brand_id}"
