@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from formulon.core.checks.facts import Fact, TextRun
 from formulon.core.checks.predict import predict
-from formulon.core.checks.reach import Use, places, reach
+from formulon.core.checks.reach import Use, places_of, reach
 from formulon.core.checks.runner import check
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.model import Page, Section, Site
@@ -60,7 +60,7 @@ def effect(before: Site, after: Site, open_blob: OpenBlob | None = None) -> Effe
     reached = reach(after, new, now)
     tokens = _tokens(old, new, {path: sum(use.count for use in uses) for path, uses in reached.items()})
     counts = Counter[tuple[str, str]]()
-    for place in places(reached, {change.path for change in tokens}):
+    for place in places_of(reached, {change.path for change in tokens}):
         counts[place.page, place.section] += 1
     for page, section in _edited(before, after):
         counts[page, section] += 1

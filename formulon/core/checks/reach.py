@@ -15,13 +15,14 @@ from formulon.core.site import pictures
 from formulon.core.site.cards import card_count
 from formulon.core.site.catalogue import card_ground
 from formulon.core.site.model import Section, Site
+from formulon.core.site.motif import places
 from formulon.core.site.render import section_css
 from formulon.core.system.choices import Choices
 from formulon.core.system.model import System
 from formulon.core.type.ink import ink_area
 
 BUTTON_PARTS = ("fill", "label", "border")
-_GLOBAL = re.compile(r"var\(--((?:space|shape|button|link|type|card|elevation|motion|icon)-[a-z0-9-]+)\)")
+_GLOBAL = re.compile(r"var\(--((?:space|shape|button|link|type|card|elevation|motion|icon)-[a-z0-9-]+)[,)]")
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,7 +51,9 @@ def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
             if asset and not asset.svg:
                 _treated(found, fact, site.choices)
     for page in site.pages:
+        motifs = places(site, page)
         for section in (site.frame.header, *page.sections, site.frame.footer):
+            _motif(found, page.id, section, motifs.get(section.id))
             _section(found, page.id, section, system, site.choices)
     for token in system.tokens.values():
         if token.alias and token.path in found:  # a step's family counts for the brand's typeface that it is
@@ -101,7 +104,7 @@ def _picture(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact) -> N
 def _treated(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact, choices: Choices) -> None:
     """A photograph is drawn by the site's treatment, and with its colours."""
     used = {"duotone": ("shadow", "highlight"), "tint": ("tint",)}.get(choices.pictures, ())
-    for path in ("photo/treatment", *(f"picture/{name}" for name in used)):
+    for path in ("photo/treatment", "photo/grain", *(f"picture/{name}" for name in used)):
         found[path][fact.place.page, fact.place.section] += 1
 
 
@@ -120,11 +123,18 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
         found[f"logo/{section.ground}"][at] += 1
         found[f"ground/{section.ground}/focus"][at] += section.kind == "header"
         found[f"ground/{section.ground}/focus-inner"][at] += section.kind == "header"
-    if section.kind == "call_to_action" and section.layout == "sweep":
+    if section.kind == "call_to_action" and section.layout == "sweep" and not found["motif/large"][at]:
         for number in (2, 3, 4):
             found[f"picture/{number}"][at] += 1
     for path in _measures(section.kind) & system.tokens.keys():
         found[path][at] += 1
+
+
+def _motif(found: dict[str, Counter[tuple[str, str]]], page: str, section: Section, how: str | None) -> None:
+    if how:
+        size = "large" if how == "accent" else "size"
+        for path in (f"ground/{section.ground}/motif", f"motif/{size}", "motif/room", "motif/shape"):
+            found[path][page, section.id] += 1
 
 
 def _lines(section: Section, choices: Choices) -> int:
@@ -160,7 +170,7 @@ def drawn_shares(facts: Iterable[Fact]) -> dict[str, dict[int, float]]:
     return {source: pictures.shares(source) for source in sorted(sources)}
 
 
-def places(found: Reach, paths: Iterable[str]) -> list[Place]:
+def places_of(found: Reach, paths: Iterable[str]) -> list[Place]:
     """The sections that use any of the tokens, each once."""
     seen = dict.fromkeys((use.page, use.section) for path in paths for use in found.get(path, []))
     return [Place(page, section, "") for page, section in seen]

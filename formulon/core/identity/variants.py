@@ -8,8 +8,6 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
 
-from fontTools.pens.svgPathPen import SVGPathPen
-from fontTools.pens.transformPen import TransformPen
 from lxml import etree
 
 from formulon.core.color.contrast import contrast_ratio
@@ -20,7 +18,7 @@ from formulon.core.identity.svg import ReadMark, parse, rebuild
 from formulon.core.system.identity import Mark
 from formulon.core.system.mark_shapes import shape_of
 from formulon.core.type.library import family
-from formulon.core.type.shaping import font, parts, shaped
+from formulon.core.type.outlines import outline
 
 SEEN = 3.0  # ratio from which a part of a mark is seen (common practice; WCAG exempts logotypes)
 _PAINTS = ("fill", "stroke", "stop-color", "color")
@@ -91,18 +89,6 @@ def turned(svg: str, name: str) -> ReadMark:
 
 def _again(root: etree._Element) -> str:
     return rebuild(etree.tostring(root), "mark").svg
-
-
-def outline(text: str, family_id: str, weight: int, size: float, x: float, y: float) -> tuple[str, float]:
-    """The outlines of a text as an SVG path with its baseline at `y`, and its advance in px."""
-    key = parts(family_id, weight)[0][0]
-    drawn, scale = font(family_id, key, weight), size / int(font(family_id, key, weight).face.upem)
-    pen = SVGPathPen(None, lambda value: f"{value:.2f}".rstrip("0").rstrip("."))
-    at = x
-    for glyph, advance, across, down in shaped(family_id, key, weight, text):
-        drawn.draw_glyph_with_pen(glyph, TransformPen(pen, (scale, 0, 0, -scale, at + across * scale, y - down * scale)))
-        at += advance * scale
-    return pen.getCommands(), at - x
 
 
 def built(name: str, family_id: str, weight: int, ink: RGB, accent: RGB, paper: RGB) -> list[MadeMark]:

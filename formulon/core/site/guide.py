@@ -8,7 +8,7 @@ from markupsafe import Markup
 
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.srgb import from_hex
-from formulon.core.site import fonts
+from formulon.core.site import fonts, motif
 from formulon.core.site.matrix import grounds_in_use, matrix_css, matrix_names, shared
 from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, address_of, environment, favicon, section_css, used_in
@@ -22,6 +22,7 @@ from formulon.core.system.shape import space
 from formulon.core.type.library import family
 
 FILE = "style-guide.html"
+KIND_NAMES = {"opening": "in openings", "text": "beside texts", "card": "on cards"}
 _INKS = ("heading", "body", "quiet", "link", "boundary", "success", "warning", "error")
 
 
@@ -67,7 +68,7 @@ def guide_page(site: Site, system: System, preview: Preview | None = None) -> st
     css = tokens = ""
     if preview:
         tokens = drawn_css(system, scheme, matrix_names() | used_in(section_css("guide")))
-        css = fonts.preview_rules(site, preview.font_path, preview.own_font_path) + guide_css()
+        css = fonts.preview_rules(site, preview.font_path, preview.own_font_path) + guide_css() + motif.motif_css(site, system)
     identity = site.identity
     share, clear_why = clear_space(identity)
     return environment().get_template("guide.html").render(
@@ -76,13 +77,14 @@ def guide_page(site: Site, system: System, preview: Preview | None = None) -> st
         inks={ground: _inks(system, ground, scheme) for ground, _ in grounds_in_use(site)}, steps=list(_steps(site, system)),
         marks=list(_marks(site, system, preview)), clear=round(share * 100), clear_why=clear_why,
         misuses=_misuses(site, system, preview), spaces=space(site.choices), token=lambda path: system.token(path, scheme),
+        motif=motif.motif_css(site, system), kinds=[(KIND_NAMES[name], own) for name, own in site.choices.picture_kinds.items()],
         faces=[family(one) for one in identity.typefaces.used()], **shared(site),
     )  # fmt: skip
 
 
 def guide_files(site: Site, system: System) -> dict[str, bytes]:
     """The guide as files that stand beside the published site's own."""
-    css = tokens_css(system, used_in(guide_css())) + guide_css()
+    css = tokens_css(system, used_in(guide_css())) + guide_css() + motif.motif_css(site, system)
     marks = {f"marks/{mark.id}.svg": mark.svg.encode() for mark in site.identity.marks}
     return {FILE: guide_page(site, system).encode(), "style-guide.css": css.encode()} | marks
 

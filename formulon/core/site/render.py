@@ -11,7 +11,7 @@ from urllib.parse import quote
 import jinja2
 from markupsafe import Markup, escape
 
-from formulon.core.site import fonts, pictures, touch_icons
+from formulon.core.site import fonts, motif, pictures, touch_icons
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
 from formulon.core.site.icons import icon
@@ -44,7 +44,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     for page in site.pages:
         files[site.file_name(page)] = render_page(site, system, page).encode()
     files["tokens.css"] = (fonts.face_rules(site, system) + tokens_css(system, used_names())).encode()
-    files["site.css"] = (site_css() + placed_css(site)).encode()
+    files["site.css"] = (site_css() + placed_css(site) + motif.motif_css(site, system)).encode()
     files |= fonts.files(site)
     icon_svg = favicon(site, system)
     files["favicon.svg"] = icon_svg.encode()
@@ -67,7 +67,7 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
     if preview:
         tokens = preview_tokens(system, preview.scheme or system.schemes[0])
         faces = fonts.preview_rules(site, preview.font_path, preview.own_font_path)
-        css = faces + site_css()
+        css = faces + site_css() + motif.motif_css(site, system)
     return environment().get_template("page.html").render(
         site=site, page=page, view=view, css=Markup(css), tokens=Markup(tokens),
         preview=preview
@@ -165,12 +165,21 @@ class _View:
 
     def __init__(self, site: Site, system: System, page: Page, preview: Preview | None) -> None:
         self.site, self.system, self.page, self.preview = site, system, page, preview
+        self.motifs = motif.places(site, page)
 
     def open(self, section: Section, tag: str = "section") -> Markup:
         """The opening tag of a section."""
         mark = Markup(' data-section="{}"').format(section.id) if self.preview else ""
         name = section.kind.replace("_", "-")
-        return Markup('<{} class="{} {}--{}" data-ground="{}"{}>').format(tag, name, name, section.layout, section.ground, mark)
+        also = " has-motif" if section.id in self.motifs else ""
+        return Markup('<{} class="{} {}--{}{}" data-ground="{}"{}>').format(
+            tag, name, name, section.layout, also, section.ground, mark
+        )
+
+    def motif(self, section: Section) -> Markup:
+        """The brand motif, where it stands in the section."""
+        how = self.motifs.get(section.id)
+        return Markup('<div class="motif motif--{}" aria-hidden="true"></div>').format(how) if how else Markup("")
 
     def card(self, section: Section) -> Markup:
         """The attribute that puts a card on another ground."""

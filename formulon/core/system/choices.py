@@ -14,6 +14,7 @@ SECTION_GROUNDS = ("paper", "tint", "brand", "accent", "deep")
 GROUNDS = (*SECTION_GROUNDS, "navigation", "footer")
 SectionGround = Literal["paper", "tint", "brand", "accent", "deep"]
 StepName = Literal["display", "h1", "h2", "h3", "h4", "h5", "h6", "intro", "body", "fine", "label"]
+PictureKindName = Literal["opening", "text", "card"]
 GroundName = Literal["paper", "tint", "brand", "accent", "deep", "navigation", "footer"]
 INKS = (
     "heading", "body", "quiet", "link", "link-hover", "link-visited", "boundary", "line", "focus", "focus-inner",
@@ -103,6 +104,29 @@ class Corners(Model):
     picture: float | None = Field(default=None, ge=0, le=40)
 
 
+class PictureKind(Model):
+    """Proportions, as width by height, and corner radius in px of the pictures of one kind; what is empty follows the layout
+    and the site's radius."""
+
+    ratio: Literal["1:1", "4:3", "3:2", "16:9", "3:4", "2:3"] | None = None
+    corners: float | None = Field(default=None, ge=0, le=40)
+
+
+class Motif(Model):
+    """The brand motif: its shape, where it stands, its height in px in a band, how strongly it is seen, and a seed for its order.
+
+    In a place stands one large motif ("accent") or a row of small ones ("band"), never behind words.
+    """
+
+    shape: Literal["none", "symbol", "initial", "ring", "arch", "wave", "weave", "ray"] = "none"
+    places: dict[Literal["opening", "middle", "closing", "footer"], Literal["accent", "band"]] = Field(
+        default={"closing": "accent", "footer": "band"}
+    )
+    size: float = Field(default=48, ge=16, le=160)
+    strength: Literal["quiet", "clear", "strong"] = "clear"
+    seed: int = Field(default=1, ge=0, le=9999)
+
+
 class Links(Model):
     """Links: padding in em above and below those of navigation and footer, and whether links in running text are underlined."""
 
@@ -161,6 +185,11 @@ class Choices(Model):
     pictures: Literal["natural", "duotone", "tint", "monochrome"] = Field(
         default="natural", description="How photographs are treated on the whole site."
     )
+    grain: float = Field(default=0, ge=0, le=1, description="Film grain over photographs, where no text stands on them.")
+    picture_kinds: dict[PictureKindName, PictureKind] = Field(
+        default_factory=dict, description="Proportions and corners of pictures in openings, beside texts and on cards."
+    )
+    motif: Motif = Field(default_factory=Motif)
     motion: Literal["none", "calm", "lively"] = Field(default="none", description="Never where a visitor asks for less of it.")
     density: float = Field(default=1, ge=0.6, le=1.5, description="Factor on the space between and in sections.")
     scale: Scale = Field(default_factory=Scale)

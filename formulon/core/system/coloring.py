@@ -21,6 +21,7 @@ INK_LABELS = {
     "link-visited": "Link, visited", "boundary": "Boundary", "focus": "Focus ring", "focus-inner": "Focus ring, inner tone",
     "selection-ink": "Selected text", "success": "Success", "warning": "Warning", "error": "Error",
 }  # fmt: skip
+APART = {"motif"}  # solved once the grounds are
 # Where a wire to a role lands among the tokens of a ground.
 WIRED = {"primary": "primary/fill/rest", "secondary": "secondary/label/rest"}
 
@@ -169,7 +170,7 @@ class Coloring:
             self.button(scene, state)
         for item in fields.states(scene, made["focus"].swatch, made["error"].swatch):
             self.field(scene, item)
-        for name in sorted(scene.fixed.keys() - self.known(ground)) if scene.fixed else ():
+        for name in sorted(scene.fixed.keys() - self.known(ground) - APART) if scene.fixed else ():
             path, value = f"ground/{ground.name}/{name}", to_hex(scene.fixed[name][0].rgb)
             self.conflicts.append(ways.lost_pin(path, value, self.rules.scheme))
         self.too_mid(scene)

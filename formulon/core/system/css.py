@@ -31,7 +31,11 @@ def drawn_css(system: System, scheme: Scheme, used: frozenset[str]) -> str:
     for path, line in shapes.items():
         made += _rule(f".f{path.removeprefix('picture/')}", [line])
     for ground in GROUNDS:
-        own = {name: path for name, path in _short_names().items() if f"--{name}" in used}
+        own = {
+            name: path
+            for name, path in _short_names().items()
+            if f"--{name}" in used and f"ground/{ground}/{path}" in system.tokens
+        }
         lines = [f"--{name}: {system.css(f'ground/{ground}/{path}', scheme)}" for name, path in own.items()]
         made += _rule(f'[data-ground="{ground}"]', lines)
     return made
@@ -65,5 +69,12 @@ def aliases_css(used: frozenset[str]) -> str:
 def _short_names() -> dict[str, str]:
     """The short names, and where among a ground's tokens they lead."""
     buttons = [f"{variant}/{part}/{state}" for variant in VARIANTS for part in PARTS for state in STATES]
-    paths = ["background", *INKS, *buttons, *(f"field/{part}/{state}" for part in fields.PARTS for state in fields.STATES)]
+    paths = [
+        "background",
+        "motif",
+        "motif-band",
+        *INKS,
+        *buttons,
+        *(f"field/{part}/{state}" for part in fields.PARTS for state in fields.STATES),
+    ]
     return {path.replace("/", "-"): path for path in paths}

@@ -5,7 +5,7 @@ from functools import lru_cache
 
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB
-from formulon.core.system import lockup, shape, typography
+from formulon.core.system import lockup, motif, shape, typography
 from formulon.core.system import pins as pinning
 from formulon.core.system.choices import DARK, Choices
 from formulon.core.system.coloring import Coloring, Rules
@@ -29,18 +29,21 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
     runs = [_colored(colors, marks, _rules(choices, scheme, forbidden)) for scheme in schemes]
     header = next((mark for mark in identity.marks if mark.id == runs[0].marks["navigation"].mark), None)
     steps = typography.steps(identity.typefaces, choices.scale)
-    tokens = dict(runs[0].tokens)
+    every = [_with_motif(run, choices, scheme) for run, scheme in zip(runs, schemes, strict=True)]
+    tokens = every[0]
     measures = [
         *typography.tokens(identity.typefaces, choices.scale, steps),
         *shape.tokens(choices),
         *lockup.tokens(identity, choices, header),
+        *motif.measures(identity, choices),
     ]
     tokens |= {token.path: token for token in measures}
     conflicts = [conflict for run in runs for conflict in run.conflicts]
+    conflicts += motif.conflicts(identity, choices)
     conflicts += _pin_measures(choices, tokens)
     conflicts += lockup.conflicts(tokens, header)
     steps = {name: _pinned_step(step, tokens) if choices.pins else step for name, step in steps.items()}
-    second = runs[1] if len(runs) > 1 else None
+    second = every[1] if len(runs) > 1 else {}
     return System(
         tokens,
         tuple(pair for run in runs for pair in run.pairs),
@@ -49,9 +52,14 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
         runs[0].marks,
         runs[0].palette.references,
         schemes,
-        {path: token for path, token in second.tokens.items() if token != tokens.get(path)} if second else {},
-        second.marks if second else {},
+        {path: token for path, token in second.items() if token != tokens.get(path)},
+        runs[1].marks if second else {},
     )
+
+
+def _with_motif(run: Coloring, choices: Choices, scheme: Scheme) -> dict[str, Token]:
+    """The tokens of a scheme with those of the motif, which are solved once the grounds are."""
+    return run.tokens | {token.path: token for token in motif.colors(run.palette, run.tokens, choices, scheme)}
 
 
 def _forbidden(identity: Identity) -> tuple[tuple[str, str], ...]:

@@ -116,6 +116,18 @@ def _pictures(choices: Choices) -> Iterator[Token]:
     kind = choices.pictures
     said = "Photographs are drawn as they are." if kind == "natural" else f"Photographs are drawn in {kind}, on the whole site."
     yield Token("photo/treatment", "keyword", kind, kind, _origin(kind != "natural"), said)
+    grain = choices.grain
+    said = f"Photographs have {grain:.0%} of grain, where no text stands on them." if grain else "Photographs have no grain."
+    yield Token("photo/grain", "number", grain, f"{grain:g}", _origin(grain > 0), said)
+    for name, own in sorted(choices.picture_kinds.items()):
+        if own.ratio:
+            wide, high = own.ratio.split(":")
+            said = f"Pictures of this kind ({name}) are {own.ratio}, where their layout leaves it open."
+            css = f"{wide}/{high}"
+            yield Token(f"shape/{name}-picture-ratio", "keyword", css, css, "chosen", said)
+        if own.corners is not None:
+            said = f"Set to {own.corners:g} px for pictures of this kind ({name}) alone."
+            yield _px(f"shape/{name}-picture-radius", min(own.corners, CORNERS["picture"]), "chosen", said)
 
 
 def _motion(choices: Choices) -> Iterator[Token]:

@@ -143,6 +143,10 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
         style.pictures,
         style.buttons.arrow,
         style.buttons.raised,
+        style.logo.name_beside,
+        style.logo.plates,
+        style.grain > 0,
+        style.motif.model_dump(exclude={"size", "strength"}),
     ]  # what pages are marked with, besides their tokens
     parts = [drawn, revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu]
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]

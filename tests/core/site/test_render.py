@@ -7,9 +7,11 @@ import pytest
 
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.model import Page, Section, Site
+from formulon.core.site.motif import motif_css
 from formulon.core.site.pictures import KINDS, draw
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render, render_page, site_css, used_names
+from formulon.core.system.choices import Choices
 from formulon.core.system.identity import Contact, Identity
 from formulon.core.system.resolve import resolve
 
@@ -76,9 +78,14 @@ def test_css_of_sections_holds_no_literal_color_or_font() -> None:
 def test_every_token_that_css_uses_exists(site: Site) -> None:
     from formulon.core.system.css import tokens_css
 
-    declared = set(re.findall(r"(--[\w-]+)\s*:", tokens_css(resolve(site.identity), used_names())))
-    own = set(re.findall(r"(?<=[{;])(--[\w-]+)\s*:", site_css()))  # where a picture is cropped and overlaid
-    assert own == {"--focus-x", "--focus-y", "--across", "--down", "--overlay", "--moves"}
+    kinds = {name: {"ratio": "1:1", "corners": 4} for name in ("opening", "text", "card")}
+    chosen = site.with_choices(Choices.model_validate({"motif": {"shape": "ring"}, "picture_kinds": kinds}))
+    system = resolve(chosen.identity, chosen.choices)
+    declared = set(re.findall(r"(--[\w-]+)\s*:", tokens_css(system, used_names())))
+    # Where a picture is cropped and overlaid, and how a motif is drawn.
+    own = set(re.findall(r"(?<=[{;])(--[\w-]+)\s*:", site_css() + motif_css(chosen, system)))
+    plain = {"--focus-x", "--focus-y", "--across", "--down", "--overlay", "--moves"}
+    assert own == plain | {"--motif-wide", "--motif-whole", "--motif-down"}
     assert set(re.findall(r"var\((--[\w-]+)", site_css())) <= declared | own
 
 

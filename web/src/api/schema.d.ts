@@ -1008,6 +1008,20 @@ export interface components {
              */
             pictures: components["schemas"]["PicturesEnum"];
             /**
+             * Grain
+             * @description Film grain over photographs, where no text stands on them.
+             * @default 0
+             */
+            grain: number;
+            /**
+             * Picture Kinds
+             * @description Proportions and corners of pictures in openings, beside texts and on cards.
+             */
+            picture_kinds?: {
+                [key: string]: components["schemas"]["PictureKind"];
+            };
+            motif?: components["schemas"]["Motif"];
+            /**
              * Motion
              * @description Never where a visitor asks for less of it.
              * @default none
@@ -1913,6 +1927,46 @@ export interface components {
             /** Instead */
             instead: string;
         };
+        /**
+         * Motif
+         * @description The brand motif: its shape, where it stands, its height in px in a band, how strongly it is seen, and a seed for its order.
+         *
+         *     In a place stands one large motif ("accent") or a row of small ones ("band"), never behind words.
+         */
+        Motif: {
+            /**
+             * Shape
+             * @default none
+             */
+            shape: components["schemas"]["MotifShapeEnum"];
+            /**
+             * Places
+             * @default {
+             *       "closing": "accent",
+             *       "footer": "band"
+             *     }
+             */
+            places: {
+                [key: string]: "accent" | "band";
+            };
+            /**
+             * Size
+             * @default 48
+             */
+            size: number;
+            /**
+             * Strength
+             * @default clear
+             */
+            strength: components["schemas"]["StrengthEnum"];
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+        };
+        /** @enum {string} */
+        MotifShapeEnum: "none" | "symbol" | "initial" | "ring" | "arch" | "wave" | "weave" | "ray";
         /** @enum {string} */
         MotionEnum: "none" | "calm" | "lively";
         /**
@@ -1980,7 +2034,7 @@ export interface components {
              * Shape
              * @default even
              */
-            shape: components["schemas"]["ShapeEnum"];
+            shape: components["schemas"]["OverlayShapeEnum"];
         };
         /**
          * OverlayReport
@@ -2011,6 +2065,8 @@ export interface components {
             /** @default null */
             focus: components["schemas"]["Focus"] | null;
         };
+        /** @enum {string} */
+        OverlayShapeEnum: "even" | "foot" | "side";
         /**
          * OwnFont
          * @description A typeface of the brand's own, of which the files are here. Made by the reader's process alone.
@@ -2192,6 +2248,23 @@ export interface components {
         PictureColors: {
             /** Colors */
             colors: components["schemas"]["PictureColor"][];
+        };
+        /**
+         * PictureKind
+         * @description Proportions, as width by height, and corner radius in px of the pictures of one kind; what is empty follows the layout
+         *     and the site's radius.
+         */
+        PictureKind: {
+            /**
+             * Ratio
+             * @default null
+             */
+            ratio: ("1:1" | "4:3" | "3:2" | "16:9" | "3:4" | "2:3") | null;
+            /**
+             * Corners
+             * @default null
+             */
+            corners: number | null;
         };
         /** @enum {string} */
         PicturesEnum: "natural" | "duotone" | "tint" | "monochrome";
@@ -2551,8 +2624,6 @@ export interface components {
         };
         /** @enum {string} */
         SeverityEnum: "stop" | "note";
-        /** @enum {string} */
-        ShapeEnum: "even" | "foot" | "side";
         /** SlotCard */
         SlotCard: {
             /** Path */
@@ -2679,6 +2750,8 @@ export interface components {
              */
             case: ("none" | "uppercase" | "lowercase") | null;
         };
+        /** @enum {string} */
+        StrengthEnum: "quiet" | "clear" | "strong";
         /**
          * Styles
          * @description The tokens of choices as CSS, in each scheme; `css_dark` is empty where there is one scheme.

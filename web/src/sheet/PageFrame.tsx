@@ -40,11 +40,12 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
     if (!loaded || !document || !html) return;
     if (drawn.current !== html) {
       const editing = document.activeElement?.hasAttribute('contenteditable');
-      if (drawn.current !== null && !editing) swapBody(document, html);
+      // A frame loads with the first HTML; by then there may be other.
+      if ((drawn.current ?? first) !== html && !editing) swapBody(document, html);
       drawn.current = html;
       onDocument?.(document);
     }
-  }, [loaded, html, onDocument]);
+  }, [loaded, html, first, onDocument]);
   useEffect(() => {
     if (loaded && frame.current) return enlist(frame.current);
   }, [loaded]);
@@ -110,7 +111,10 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
           sandbox="allow-same-origin"
           srcDoc={first}
           tabIndex={focusable ? undefined : -1}
-          onLoad={() => setLoaded((count) => count + 1)}
+          onLoad={() => {
+            drawn.current = null;
+            setLoaded((count) => count + 1);
+          }}
           style={{ width, height: Math.max(height, 60), transform: `scale(${scale})` }}
         />
       )}

@@ -1,11 +1,14 @@
 import type { Choices } from '../../api/client';
 import { useBench } from '../../shell/bench';
+import { ChoiceRow, named } from './ChoiceRow';
 import { ChoiceSlider } from './ChoiceSlider';
+import { MotifChoices } from './MotifChoices';
+import { PictureKinds } from './PictureKinds';
 
 type Buttons = NonNullable<Choices['buttons']>;
 type Corners = NonNullable<Choices['corners']>;
 
-const number = (key: 'radius' | 'density') => ({
+const number = (key: 'radius' | 'density' | 'grain') => ({
   path: `/${key}`,
   value: (choices: Choices) => choices[key] ?? 0,
   put: (choices: Choices, value: number) => ({ ...choices, [key]: value }),
@@ -25,6 +28,7 @@ const SLIDERS = [
   { label: 'Padding of buttons', min: 0, max: 2, step: 0.05, unit: ' em', ...button('padding_block') },
   { label: 'Padding at their sides', min: 0.2, max: 3, step: 0.05, unit: ' em', ...button('padding_inline') },
   { label: 'Border', min: 0, max: 4, step: 0.5, unit: ' px', ...button('border') },
+  { label: 'Grain of photographs', min: 0, max: 1, step: 0.05, ...number('grain') },
   {
     label: 'Padding of links',
     min: 0,
@@ -46,41 +50,36 @@ const PARTS: { key: keyof Corners; name: string }[] = [
   { key: 'picture', name: 'Pictures' },
 ];
 
-type Option = { value: string; name: string };
-const CHOICES: { path: string; label: string; options: Option[]; now: (choices: Choices) => string; text?: boolean }[] =
+const CHOICES: { path: string; label: string; options: ReturnType<typeof named>; now: (choices: Choices) => string }[] =
   [
     {
       path: '/cards',
       label: 'Cards',
-      options: ['plain', 'lined', 'lifted', 'solid'].map((value) => ({ value, name: value })),
+      options: named('plain', 'lined', 'lifted', 'solid'),
       now: (choices) => choices.cards,
     },
     {
       path: '/elevation',
       label: 'Elevation',
-      options: ['none', 'soft', 'crisp'].map((value) => ({ value, name: value })),
+      options: named('none', 'soft', 'crisp'),
       now: (choices) => choices.elevation,
     },
     {
       path: '/pictures',
       label: 'Photographs',
-      options: ['natural', 'duotone', 'tint', 'monochrome'].map((value) => ({ value, name: value })),
+      options: named('natural', 'duotone', 'tint', 'monochrome'),
       now: (choices) => choices.pictures,
     },
     {
       path: '/motion',
       label: 'Motion',
-      options: ['none', 'calm', 'lively'].map((value) => ({ value, name: value })),
+      options: named('none', 'calm', 'lively'),
       now: (choices) => choices.motion,
     },
     {
       path: '/buttons/arrow',
       label: 'Arrow in buttons',
-      options: [
-        { value: 'none', name: 'none' },
-        { value: 'before', name: 'before' },
-        { value: 'after', name: 'after' },
-      ],
+      options: named('none', 'before', 'after'),
       now: (choices) => choices.buttons?.arrow ?? 'none',
     },
     {
@@ -150,27 +149,15 @@ export function ShapeFacet() {
       </fieldset>
       <div className="shape-choices">
         {CHOICES.map((one) => (
-          <div key={one.path} role="group" aria-label={one.label}>
-            <span>{one.label}</span>
-            {one.options.map((option) => (
-              <button
-                key={option.value}
-                type="button"
-                className="filter"
-                disabled={!canWrite}
-                aria-pressed={one.now(choices) === option.value}
-                onClick={() =>
-                  set(
-                    `${one.label}: ${option.name}`,
-                    one.path,
-                    one.path === '/buttons/least' ? Number(option.value) : option.value,
-                  )
-                }
-              >
-                {option.name}
-              </button>
-            ))}
-          </div>
+          <ChoiceRow
+            key={one.path}
+            label={one.label}
+            options={one.options}
+            value={one.now(choices)}
+            onChoose={(value, name) =>
+              set(`${one.label}: ${name}`, one.path, one.path === '/buttons/least' ? Number(value) : value)
+            }
+          />
         ))}
         {SWITCHES.map((one) => (
           <label key={one.path} className="switch">
@@ -185,6 +172,8 @@ export function ShapeFacet() {
         ))}
       </div>
       <p className="soft">{token('motion/duration')?.reason}</p>
+      <PictureKinds />
+      <MotifChoices />
     </div>
   );
 }
