@@ -410,12 +410,23 @@ def main() -> None:
         "reading": lambda: [reading()],
         "type": lambda: [fitting_texts(large_site())],
         "color": lambda: [solver(), wiring(), kinds(), overlaying(), reaching(large_site())],
+        "restyle": restyling,
     }
     rows = parts.get(" ".join(sys.argv[1:]), every_row)()
     width = max(len(row[0]) for row in rows)
     print(f"{'What':<{width}}  {'Measured':<34}  {'Budget':<10}")
     for what, measured, budget, kept in rows:
         print(f"{what:<{width}}  {measured:<34}  {budget:<10}  {'kept' if kept else 'MISSED'}")
+
+
+def restyling() -> list[Row]:
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        eight_pages()
+        with server() as address:
+            rows = restyle(browser.new_page(), address)
+        browser.close()
+    return rows
 
 
 def every_row() -> list[Row]:
