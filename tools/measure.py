@@ -411,6 +411,7 @@ def main() -> None:
         "type": lambda: [fitting_texts(large_site())],
         "color": lambda: [solver(), wiring(), kinds(), overlaying(), reaching(large_site())],
         "restyle": restyling,
+        "publish": lambda: [publishing(large_site())],
     }
     rows = parts.get(" ".join(sys.argv[1:]), every_row)()
     width = max(len(row[0]) for row in rows)

@@ -52,6 +52,9 @@ class _Prediction:
         self.sizes = {name: {w: step.size(w) for w in WIDTHS} for name, step in system.steps.items()}
         self.small_space = {w: px(system, "space/4", w) for w in WIDTHS}
         self.least = px(system, "button/least", 360)
+        self.colors: dict[tuple[str, str], list[tuple[Scheme, str, str]]] = {}
+        self.links_known: dict[str, dict[int, tuple[float, float]]] = {}
+        self.rooms: dict[tuple[Box, int, float], float] = {}
         self.link_padding = float(system.tokens["link/padding-block"].value["value"])
 
     def page(self, page: Page) -> Iterator[Fact]:
@@ -95,18 +98,24 @@ class _Prediction:
 
     def links(self, page: Page, section: Section, names: list[str], across: bool) -> Iterator[Fact]:
         """The links of navigation and footer, in the body ink at the size of labels."""
-        step = self.system.steps["label"]
         for index, name in enumerate(names):
             place = Place(page.id, section.id, f"links/{index}")
             yield from self.runs(place, name, "a", "label", section.ground, "body")
-            sizes = {}
-            for width, size in self.sizes["label"].items():
-                height = max(self.least, size * (step.line_height + 2 * self.link_padding))
-                sizes[width] = (
-                    text_width(step.family, step.weight, cased(name, step.case, self.language), size, step.tracking),
-                    height,
+            yield Target(place, name, "link", self.link_sizes(name), self.small_space[360] if across else 0.0, 0.0)
+
+    def link_sizes(self, name: str) -> dict[int, tuple[float, float]]:
+        """Width and height in px of a link by viewport width, worked out once."""
+        if name not in self.links_known:
+            step = self.system.steps["label"]
+            text = cased(name, step.case, self.language)
+            self.links_known[name] = {
+                width: (
+                    text_width(step.family, step.weight, text, size, step.tracking),
+                    max(self.least, size * (step.line_height + 2 * self.link_padding)),
                 )
-            yield Target(place, name, "link", sizes, self.small_space[360] if across else 0.0, 0.0)
+                for width, size in self.sizes["label"].items()
+            }
+        return self.links_known[name]
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
         layout = section.catalogue.layouts[section.layout]
@@ -176,7 +185,7 @@ class _Prediction:
         drawn, headline = cased(shown, step.case, self.language), name in HEADINGS
         for width in WIDTHS:
             size = self.sizes[name][width]
-            room = box_width(self.system, box_of(section, place.slot, width), width, size)
+            room = self.room(box_of(section, place.slot, width), width, size)
             fits[width] = fit(step.family, step.weight, drawn, size, room, step.tracking, self.language, headline)
         for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits):
             yield replace(run, placeholder=True) if shown != value else run
@@ -187,13 +196,28 @@ class _Prediction:
         """The text as drawn, once for each scheme."""
         set_in = self.system.steps[step]
         unknown = missing(set_in.family, cased(text, set_in.case, self.language))
-        behind = f"{ink.replace('/label/', '/fill/')}" if "/label/" in ink else "background"
-        for scheme in self.system.schemes:
+        for scheme, drawn, behind in self.colors.get((ground, ink)) or self.seen(ground, ink):
             yield TextRun(
-                place, text, tag, step, ground, ink,
-                self.system.css(f"ground/{ground}/{ink}", scheme), self.system.css(f"ground/{ground}/{behind}", scheme),
+                place, text, tag, step, ground, ink, drawn, behind,
                 set_in.weight, self.sizes[step], fits or {}, set_in.family, unknown, scheme=scheme, policy=self.policy,
             )  # fmt: skip
+
+    def seen(self, ground: str, ink: str) -> list[tuple[Scheme, str, str]]:
+        """The colours of an ink and of what lies behind it, in each scheme."""
+        back = ink.replace("/label/", "/fill/") if "/label/" in ink else "background"
+        paths = [f"ground/{ground}/{part}" for part in (ink, back)]
+        found = self.colors[ground, ink] = [
+            (scheme, *(self.system.css(path, scheme) for path in paths))  # type: ignore[misc]
+            for scheme in self.system.schemes
+        ]
+        return found
+
+    def room(self, box: Box, width: int, size: float) -> float:
+        """Width in px of a box, worked out once."""
+        key = (box, width, size)
+        if key not in self.rooms:
+            self.rooms[key] = box_width(self.system, box, width, size)
+        return self.rooms[key]
 
     def action_size(self, place: Place, section: Section, slot: Slot, label: str, width: int) -> tuple[float, float]:
         arrow = self.site.choices.buttons.arrow != "none" and slot.variant != "text"

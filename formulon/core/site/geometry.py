@@ -10,6 +10,7 @@ from formulon.core.type.lines import line_count, text_width
 
 GRID_FROM = 768  # px of viewport from which the 12 columns stand side by side
 COLUMNS = 12
+_WHOLE = Box()
 
 
 def px(system: System, path: str, viewport: float) -> float:
@@ -31,13 +32,13 @@ def box_of(section: Section, slot: str, viewport: float) -> Box:
     layout, parts = section.catalogue.layouts[section.layout], slot.split("/")
     name = f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else slot
     if viewport < GRID_FROM:
-        return layout.phone_boxes.get(name, Box())
+        return layout.phone_boxes.get(name, _WHOLE)
     if len(parts) == 3:
         count, index = len(section.content[parts[0]]), int(parts[1])
         for among in layout.among:
             if among.index in (None, index) and (not among.counts or count in among.counts) and parts[2] in among.boxes:
                 return among.boxes[parts[2]]
-    return layout.boxes.get(name, Box())
+    return layout.boxes.get(name, _WHOLE)
 
 
 def box_width(system: System, box: Box, viewport: float, size: float) -> float:

@@ -5,6 +5,7 @@ Its path holds a hash of all that it is drawn from, so that a picture that has b
 
 import hashlib
 import io
+import zlib
 from functools import lru_cache
 
 import numpy as np
@@ -22,6 +23,7 @@ from formulon.core.type.raster import picture_font
 WIDTH, HEIGHT = 1200, 630  # common practice
 _MARGIN, _MARK, _LINES, _BAND = 72, 84, 4, 18
 _STEPS = 200  # colours from ground to ink
+_NUMBERS = [value * (_STEPS - 1) // 255 for value in range(256)]
 _SIZES = (92, 80, 68, 58, 48)
 
 
@@ -72,18 +74,17 @@ def _drawn(
     ground, text = np.array(from_hex(back)), np.array(from_hex(ink))
     share = np.linspace(0, 1, _STEPS)[:, None]
     palette = [np.rint(ground * (1 - share) + text * share).astype(int)]
-    numbers = (np.asarray(words, dtype=np.uint16) * (_STEPS - 1) // 255).astype(np.uint8)
+    image = words.point(_NUMBERS)
     if mark:
         drawn, colors = _mark(mark, back)
-        numbers[_MARGIN : _MARGIN + drawn.shape[0], _MARGIN : _MARGIN + drawn.shape[1]] = drawn + _STEPS
+        image.paste(Image.fromarray(drawn + _STEPS), (_MARGIN, _MARGIN))
         palette.append(colors)
     palette.append(np.array([from_hex(band)]))
     table = np.concatenate(palette)
-    numbers[HEIGHT - _BAND :] = len(table) - 1
-    image = Image.fromarray(numbers)
+    image.paste(len(table) - 1, (0, HEIGHT - _BAND, WIDTH, HEIGHT))
     image.putpalette(table.astype(np.uint8).tobytes())
     out = io.BytesIO()
-    image.save(out, "PNG", compress_level=5)
+    image.save(out, "PNG", compress_level=1, compress_type=zlib.Z_RLE)  # as small for drawings, in half the time
     return out.getvalue()
 
 

@@ -34,12 +34,24 @@ def broken(
     family_id: str, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
 ) -> tuple[str, ...]:
     """The lines of a text of `size` px in a box of `width` px, broken greedily as browsers do; `tracking` is in em."""
-    text = collapsed(text)
-    if not text:
-        return ()
+    spans = _spans(family_id, weight, collapsed(text), language)
+    count = len(spans.parts)
+    if any(spans.width(index, index + 1, size, tracking) > width for index in range(count)):
+        return _torn(family_id, weight, spans.parts, size, width, tracking)
+    lines: list[str] = []
+    start = 0
+    for end in range(2, count + 1):
+        if spans.width(start, end, size, tracking) > width:
+            lines.append(spans.text(start, end - 1))
+            start = end - 1
+    return (*lines, spans.text(start, count)) if count else ()
+
+
+def _torn(family_id: str, weight: int, parts: tuple[str, ...], size: float, width: float, tracking: float) -> tuple[str, ...]:
+    """The lines where a piece is wider than the box: it breaks between its characters (overflow-wrap: break-word)."""
     lines: list[str] = []
     line = ""
-    for piece in pieces(text, language):
+    for piece in parts:
         trial = line + piece
         if text_width(family_id, weight, trial.rstrip(), size, tracking) <= width:
             line = trial
@@ -47,7 +59,6 @@ def broken(
         if line:
             lines.append(line.rstrip())
         line = piece
-        # overflow-wrap: break-word: a piece that is wider than the box breaks between its characters.
         while len(line) > 1 and text_width(family_id, weight, line.rstrip(), size, tracking) > width:
             fits = _fitting(family_id, weight, line, size, width, tracking)
             lines.append(line[:fits])
@@ -63,27 +74,50 @@ def balanced(
     squares of the room that is left on them. So Chromium does it, up to MOST_BALANCED lines (read off its layout, see the
     browser test); longer texts are broken greedily."""
     whole = broken(family_id, weight, text, size, width, tracking, language)
-    parts = pieces(collapsed(text), language)
-    if not 1 < len(whole) <= MOST_BALANCED or any(
-        text_width(family_id, weight, part.rstrip(), size, tracking) > width for part in parts
-    ):
+    spans = _spans(family_id, weight, collapsed(text), language)
+    count = len(spans.parts)
+    if not 1 < len(whole) <= MOST_BALANCED or any(spans.width(n, n + 1, size, tracking) > width for n in range(count)):
         return whole
     best: list[tuple[float, int]] = [(0.0, 0)]  # by how many pieces are set: the least sum, and where its last line begins
-    for end in range(1, len(parts) + 1):
+    for end in range(1, count + 1):
         tried = []
         for start in range(end - 1, -1, -1):
-            wide = text_width(family_id, weight, "".join(parts[start:end]).rstrip(), size, tracking)
+            wide = spans.width(start, end, size, tracking)
             if wide > width:
                 break
             tried.append((best[start][0] + (width - wide) ** 2, start))
         best.append(min(tried))
     lines: list[str] = []
-    end = len(parts)
+    end = count
     while end:
         start = best[end][1]
-        lines.append("".join(parts[start:end]).rstrip())
+        lines.append(spans.text(start, end))
         end = start
     return tuple(reversed(lines))
+
+
+class _Spans:
+    """A text in its pieces, with the widths of what runs from one to another. In em they are the same at every size."""
+
+    def __init__(self, family_id: str, weight: int, parts: tuple[str, ...]) -> None:
+        self.family, self.weight, self.parts = family_id, weight, parts
+        self.known: dict[tuple[int, int], tuple[float, int]] = {}
+
+    def text(self, start: int, end: int) -> str:
+        return "".join(self.parts[start:end]).rstrip()
+
+    def width(self, start: int, end: int, size: float, tracking: float) -> float:
+        """Width in px of the pieces from `start` to before `end` on one line."""
+        found = self.known.get((start, end))
+        if found is None:
+            text = self.text(start, end)
+            found = self.known[start, end] = advance(self.family, self.weight, text), len(text)
+        return size * (found[0] + tracking * found[1])
+
+
+@lru_cache(maxsize=8192)
+def _spans(family_id: str, weight: int, text: str, language: str) -> _Spans:
+    return _Spans(family_id, weight, pieces(text, language))
 
 
 def _fitting(family_id: str, weight: int, text: str, size: float, width: float, tracking: float) -> int:

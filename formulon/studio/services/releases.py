@@ -2,7 +2,9 @@
 
 import hashlib
 import io
+import os
 import zipfile
+from concurrent.futures import ThreadPoolExecutor
 
 from django.contrib.auth.models import User
 from django.db import transaction
@@ -34,13 +36,12 @@ def publish(brand: Brand, author: User | None) -> Release:
     if site.choices.publish_guide:
         drawn |= guide_files(site, system)
     last = brand.releases.first()
-    kept = {}  # pictures of links that the last release has as they are; their paths say what they were drawn from
-    for page in site.pages:
-        path = social_path(site, system, page)
-        if last and path in last.files:
-            kept[path] = last.files[path]
-        else:
-            drawn[path] = social_picture(site, system, page)
+    # Pictures of links that the last release has as they are stay; their paths say what they were drawn from.
+    pictures = {social_path(site, system, page): page for page in site.pages}
+    kept = {path: last.files[path] for path in pictures if path in last.files} if last else {}
+    missing = [path for path in pictures if path not in kept]
+    with ThreadPoolExecutor(os.cpu_count()) as pool:  # most of the work is done outside Python's lock
+        drawn |= zip(missing, pool.map(lambda path: social_picture(site, system, pictures[path]), missing), strict=True)
     files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}
     known = set(Blob.objects.filter(pk__in=[digest for digest, _ in files.values()]).values_list("pk", flat=True))
     fresh = {digest: data for digest, data in files.values() if digest not in known}
