@@ -12,6 +12,7 @@ from formulon.core.system.identity import Identity, Model
 _DESTINATION = re.compile(
     r"(page:[a-z0-9-]{1,60}|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,200}|tel:\+?[0-9 ()./-]{1,40})?"
 )
+_ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]{1,200}(:\d{1,5})?(/[A-Za-z0-9._~-]{0,80}){0,6}")
 PLACEHOLDER = re.compile(r"\[\[(.+?)\]\]", re.DOTALL)
 
 
@@ -144,6 +145,17 @@ class Frame(Model):
     header: Section
     footer: Section
     order: list[str] = Field(default_factory=list)
+    address: str = Field(
+        default="", max_length=300, description="Where the site will stand, for search engines and links to it."
+    )
+
+    @field_validator("address")
+    @classmethod
+    def _whole(cls, value: str) -> str:
+        value = value.strip()
+        if value and not _ADDRESS.fullmatch(value):
+            raise ValueError(f"“{value[:60]}” is no address of a site. Write it whole, for example https://www.example.org/.")
+        return value if not value or value.endswith("/") else f"{value}/"
 
     @model_validator(mode="after")
     def _grounds(self) -> Self:

@@ -319,7 +319,14 @@ class _View:
         return [(self.system.css(path, scheme), f"(prefers-color-scheme: {scheme})") for scheme in schemes]
 
     def social(self) -> str:
-        return social_path(self.site, self.system, self.page)
+        """The address of the picture for links to the page: whole, as what reads it wants it, where the site's own is known."""
+        return self.site.frame.address + social_path(self.site, self.system, self.page)
+
+    def canonical(self) -> str:
+        """The page's own whole address; empty where the site's is not known."""
+        name = self.site.file_name(self.page)
+        address = self.site.frame.address
+        return address and address + ("" if name == "index.html" else name)
 
     def preload(self) -> list[str]:
         return fonts.preloads(self.site, self.system)

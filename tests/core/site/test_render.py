@@ -6,7 +6,7 @@ from html.parser import HTMLParser
 import pytest
 
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.model import Page, Section, Site
+from formulon.core.site.model import Frame, Page, Section, Site
 from formulon.core.site.motif import motif_css
 from formulon.core.site.pictures import KINDS, draw
 from formulon.core.site.planner import plan
@@ -202,3 +202,24 @@ def test_two_pages_of_one_id_are_refused(quillmoor: Identity) -> None:
     body["pages"].append(Page(id="home", name="Again").model_dump())
     with pytest.raises(ValueError, match="same id"):
         Site.model_validate(body)
+
+
+def test_pages_say_where_they_stand(site: Site) -> None:
+    """The Open Graph protocol (ogp.me) wants whole addresses; RFC 6596 defines the canonical link."""
+    frame = Frame.model_validate(site.frame.model_dump() | {"address": "https://quillmoor.example/sky"})
+    placed = site.model_copy(update={"frame": frame})
+    files = files_of(placed)
+    home, about = files["index.html"].decode(), files["about.html"].decode()
+    assert '<link rel="canonical" href="https://quillmoor.example/sky/">' in home
+    assert '<meta property="og:url" content="https://quillmoor.example/sky/about.html">' in about
+    found = re.search(r'property="og:image" content="https://quillmoor\.example/sky/(social/home-[0-9a-f]{12}\.png)"', home)
+    assert found, home
+    assert "canonical" not in files_of(site)["index.html"].decode()
+
+
+@pytest.mark.parametrize(
+    "address", ["quillmoor.example", "javascript:alert(1)", 'https://a.example/"><script>', "https://a.example?x"]
+)
+def test_what_is_no_address_is_turned_away(site: Site, address: str) -> None:
+    with pytest.raises(ValueError, match="no address of a site"):
+        Frame.model_validate(site.frame.model_dump() | {"address": address})

@@ -1533,6 +1533,12 @@ export interface components {
             footer: components["schemas"]["Section"];
             /** Order */
             order?: string[];
+            /**
+             * Address
+             * @description Where the site will stand, for search engines and links to it.
+             * @default
+             */
+            address: string;
         };
         /** FrameDocument */
         FrameDocument: {

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { client, unwrap } from '../../api/client';
+import { Editable } from '../../parts/Editable';
 import { PageFrame } from '../../sheet/PageFrame';
 import { useBench } from '../../shell/bench';
 
@@ -8,7 +9,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 
 /** Stage 5: publishing, and every release so far. */
 export function ReleaseStage() {
-  const { brand, system, accept, afterChanges, report, say, canWrite } = useBench();
+  const { brand, system, accept, change, afterChanges, report, say, canWrite } = useBench();
   const [busy, setBusy] = useState(false);
   const stops = system.counts['stop'] ?? 0;
   const number = (brand.releases[0]?.number ?? 0) + 1;
@@ -75,6 +76,20 @@ export function ReleaseStage() {
             <dd>Public to everybody who reaches this machine; it does not expire.</dd>
           </dl>
         )}
+        <Editable
+          label="Where the site will stand"
+          value={brand.frame.body.address ?? ''}
+          placeholder="https://www.example.org/"
+          disabled={!canWrite}
+          onSave={(value) =>
+            void change('Address of the site', [{ document: 'frame', patch: [{ op: 'add', path: '/address', value }] }])
+          }
+        />
+        <p className="soft">
+          {brand.frame.body.address
+            ? 'Search engines read it on every page, and pictures for links are found under it.'
+            : 'Without it places that show links find no picture: they need its whole address.'}
+        </p>
         <h3>Releases</h3>
         {brand.releases.length === 0 && <p className="soft">None yet. The first one puts the site at its address.</p>}
         <table className="releases">
