@@ -16,7 +16,8 @@ from formulon.core.checks.facts import Target, TextRun, TextsOnPicture
 from formulon.core.checks.predict import predict
 from formulon.core.site.behind import profile
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.model import Asset, Rendition, Site
+from formulon.core.site.geometry import box_of, box_width
+from formulon.core.site.model import Asset, Rendition, Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import WIDTHS, render
 from formulon.core.site.standing import stand
@@ -140,6 +141,38 @@ def test_predicted_facts_are_what_chromium_shows(site: Site, folder: Path, tab: 
                 wrong_lines += run["lines"] not in told
     assert total >= 40
     assert wrong_lines == 0, f"{wrong_lines} of {total} texts at {width}"
+
+
+BOXES = """() => [...document.querySelectorAll('.cards-list')].map(list => [...list.children].map(card =>
+  [...card.querySelectorAll('h3,.cards-text p')].map(e => e.getBoundingClientRect().width)))"""
+
+
+@pytest.mark.parametrize("style", ["plain", "lined", "solid"])
+def test_boxes_of_cards_are_as_wide_as_predicted(tab: Page, tmp_path: Path, style: str) -> None:
+    """Every number of cards in both layouts with columns, at every width of the sheet and between."""
+    choices = Choices.model_validate({"cards": style})
+    sections = [
+        Section(
+            id=f"{layout}-{count}", kind="cards", layout=layout,
+            content={"items": [{"title": f"Card {number}", "text": "word " * 40} for number in range(count)]},
+        )
+        for layout in ("lead", "terrace", "ledger") for count in (1, 2, 3, 4, 5, 6)
+    ]  # fmt: skip
+    made = plan(quillmoor_identity(), choices)
+    made = made.model_copy(update={"pages": [made.pages[0].model_copy(update={"sections": sections})]})
+    system = resolve(made.identity, choices)
+    for name, data in render(made, system).items():
+        (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
+        (tmp_path / name).write_bytes(data)
+    for width in (*WIDTHS, 1023, 1024):
+        show(tab, tmp_path, "index.html", width)
+        for section, cards in zip(sections, tab.evaluate(BOXES), strict=True):
+            for index, seen in enumerate(cards):
+                for slot, wide in zip(("title", "text"), seen, strict=True):
+                    step = system.steps["h3" if slot == "title" else "body"]
+                    box = box_of(section, f"items/{index}/{slot}", width)
+                    expected = box_width(system, box, width, step.size(width))
+                    assert wide == pytest.approx(expected, abs=0.6), (section.id, index, slot, width)
 
 
 def test_predicted_targets_are_what_chromium_shows(site: Site, folder: Path, tab: Page) -> None:

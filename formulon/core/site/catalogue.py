@@ -55,6 +55,7 @@ class Layout:
     phone_boxes: dict[str, Box] = field(default_factory=dict)
     on_picture: tuple[str, ...] = ()
     among: tuple[Among, ...] = ()  # the first that holds for an item goes before `boxes`
+    tablet: tuple[Among, ...] = ()  # the same below 1024 px of viewport, before those
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,6 +86,11 @@ _CARD = ("card/padding", "card/padding", "card/border", "card/border")
 def _both(prefix: str, columns: float) -> dict[str, Box]:
     """Boxes of a card's title and text, in what the card's padding and border leave."""
     return {f"{prefix}{slot}": Box(columns, inset=_CARD) for slot in ("title", "text")}
+
+
+def _inset(prefix: str, columns: float, space: str) -> dict[str, Box]:
+    """Boxes of an item's title and text inside a space on both sides."""
+    return {f"{prefix}{slot}": Box(columns, inset=(space, space)) for slot in ("title", "text")}
 
 
 CATALOGUE: dict[str, Kind] = {
@@ -195,6 +201,7 @@ CATALOGUE: dict[str, Kind] = {
                     Among(_both("", 6), counts=(2,)),
                     Among(_both("", 6), index=3, counts=(4,)),
                 ),
+                tablet=(Among(_both("", 6), counts=(2, 4)), Among(_both("", 10), index=0), Among(_both("", 6))),
                 phone_boxes=_both("items/", 12),
             ),
             "ledger": Layout(
@@ -208,15 +215,12 @@ CATALOGUE: dict[str, Kind] = {
                 {
                     "heading": Box(8),
                     "text": Box(5),
-                    "items/title": Box(4, inset=("5", "5")),
-                    "items/text": Box(4, inset=("5", "5")),
+                    **_inset("items/", 4, "5"),
                 },
-                among=(Among({"title": Box(6, inset=("5", "5")), "text": Box(6, inset=("5", "5"))}, counts=(2, 4)),),
+                among=(Among(_inset("", 6, "5"), counts=(2, 4)),),
+                tablet=(Among(_inset("", 6, "5")),),
                 card=("items/title", "items/text", "items/link"),
-                phone_boxes={
-                    "items/title": Box(12, inset=("5", "5")),
-                    "items/text": Box(12, inset=("5", "5")),
-                },
+                phone_boxes=_inset("items/", 12, "5"),
             ),
         },
         ground="tint",

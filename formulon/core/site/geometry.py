@@ -9,6 +9,7 @@ from formulon.core.type.fit import cased
 from formulon.core.type.lines import line_count, text_width
 
 GRID_FROM = 768  # px of viewport from which the 12 columns stand side by side
+WIDE_FROM = 1024  # and below it cards stand in two columns at most
 COLUMNS = 12
 _WHOLE = Box()
 
@@ -35,7 +36,7 @@ def box_of(section: Section, slot: str, viewport: float) -> Box:
         return layout.phone_boxes.get(name, _WHOLE)
     if len(parts) == 3:
         count, index = len(section.content[parts[0]]), int(parts[1])
-        for among in layout.among:
+        for among in (*layout.tablet, *layout.among) if viewport < WIDE_FROM else layout.among:
             if among.index in (None, index) and (not among.counts or count in among.counts) and parts[2] in among.boxes:
                 return among.boxes[parts[2]]
     return layout.boxes.get(name, _WHOLE)
