@@ -45,21 +45,26 @@ def copy(package: Path) -> None:
     ranges = json.loads((package / "unicode.json").read_text())
     axis = data["variable"].get("wght") if data["variable"] else None
     weights = [(int(axis["min"]), int(axis["max"]))] if axis else [(weight, weight) for weight in STATIC[name]]
-    faces, codes = [], set()
-    for low, high in weights:
-        for subset in SUBSETS:
-            key = subset if axis or len(weights) == 1 else f"{subset}-{low}"
-            file = target / f"{key}.woff2"
-            shutil.copy(package / "files" / f"{name}-{subset}-{'wght' if axis else low}-normal.woff2", file)
-            faces.append({"key": key, "weights": [low, high], "ranges": ranges[subset]})
-            codes |= set(TTFont(file).getBestCmap())
+    sources = {
+        (low, high, subset, style): package / "files" / f"{name}-{subset}-{'wght' if axis else low}-{style}.woff2"
+        for low, high in weights for subset in SUBSETS for style in ("normal", "italic")
+    }  # fmt: skip
+    faces, italics, codes = [], [], set()
+    for (low, high, subset, style), source in sources.items():
+        if style == "italic" and not source.exists():
+            continue
+        key = subset if axis or len(weights) == 1 else f"{subset}-{low}"
+        key += "-italic" if style == "italic" else ""
+        file = target / f"{key}.woff2"
+        shutil.copy(source, file)
+        (italics if style == "italic" else faces).append({"key": key, "weights": [low, high], "ranges": ranges[subset]})
+        codes |= set(TTFont(file).getBestCmap()) if style == "normal" else set()
     licence = (package / "LICENSE").read_text()
     (target / "OFL.txt").write_text(licence)
     made = {
         "name": data["family"],
         "category": data["category"],
         "axes": [one for one in data["variable"] if one != "ital"] if data["variable"] else [],
-        "italic": "italic" in data["styles"],
         "licence": data["license"]["type"],
         "attribution": data["license"]["attribution"],
         "reserved_name": "reserved font name" in licence.split("SIL OPEN FONT LICENSE")[0].lower(),
@@ -67,6 +72,7 @@ def copy(package: Path) -> None:
         "languages": languages(codes),
         "codes": spans(codes),
         "faces": faces,
+        "italics": italics,
         "measured": asdict(measure(plain((target / f"{faces[0]['key']}.woff2").read_bytes()))),
     }
     (target / "family.json").write_text(json.dumps(made, indent=2, ensure_ascii=False) + "\n", encoding="utf-8")

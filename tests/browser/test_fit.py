@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
+from markupsafe import escape
 from playwright.sync_api import Browser, Page, Route
 
 from formulon.core.site.model import Site
@@ -13,6 +14,7 @@ from formulon.core.site.planner import plan
 from formulon.core.site.render import render
 from formulon.core.system.choices import Choices
 from formulon.core.system.resolve import resolve
+from formulon.core.type.emphasis import encoded, parts, styles
 from formulon.core.type.library import families
 from formulon.core.type.lines import line_count, text_width
 from tests.conftest import quillmoor_identity, quillmoor_pictures
@@ -91,11 +93,12 @@ def texts() -> list[str]:
 def face(family_id: str) -> str:
     """The family's faces, with the files inside the style rule."""
     made = []
-    for one in families()[family_id].faces:
+    for one in (*families()[family_id].faces, *families()[family_id].italics):
+        style = "font-style:italic;" if one in families()[family_id].italics else ""
         data = base64.b64encode(one.open()).decode()
         low, high = one.weights
         made.append(
-            f"@font-face{{font-family:t;src:url(data:font/woff2;base64,{data});font-weight:{low} {high};unicode-range:{one.ranges}}}"
+            f"@font-face{{font-family:t;{style}src:url(data:font/woff2;base64,{data});font-weight:{low} {high};unicode-range:{one.ranges}}}"
         )
     return "".join(made)
 
@@ -138,6 +141,40 @@ def test_lines_and_widths_are_those_of_chromium(tab: Page, family_id: str) -> No
     assert len(wrong) <= 0.01 * len(wanted) * len(BOXES), wrong[:5]
     for text, width in zip(wanted, seen["widths"], strict=True):
         assert text_width(family_id, weight, text, size) == pytest.approx(width, rel=0.01), text
+
+
+def stressed(texts: list[str]) -> list[str]:
+    """The texts with a stretch of each stressed or strong, the same each time."""
+    dice, made = random.Random(4), []
+    for text in texts:
+        words = text.split(" ")
+        start = dice.randrange(len(words))
+        end = start + dice.randrange(1, 5)
+        inner, mark = " ".join(words[start:end]), dice.choice(("*", "**"))
+        made.append(" ".join([*words[:start], f"{mark}{inner}{mark}", *words[end:]]))
+    return made
+
+
+@pytest.mark.parametrize("family_id", ["inter", "spectral", "playfair-display", "figtree"])
+def test_lines_of_emphasised_texts_are_those_of_chromium(tab: Page, family_id: str) -> None:
+    """As above, with stretches in the family's own italic and bold, written as pages write them."""
+    weight, size, wanted = families()[family_id].nearest_weight(400), 19, stressed(texts())
+    style = "html{font-synthesis:none}em{font-style:italic}strong{font-weight:700}"
+    tab.set_content(f"<!doctype html><html lang=en><style>{face(family_id)}{style}</style><body>")
+    tab.evaluate("Promise.all([...document.fonts].map(f => f.load()))")
+    drawn = [
+        "".join(f"<{style}>{escape(part)}</{style}>" if style else escape(part) for style, part in parts(text))
+        for text in wanted
+    ]
+    seen = tab.evaluate(MEASURE.replace("e.textContent = text", "e.innerHTML = text"), [drawn, BOXES, weight, size])
+    wrong = [
+        (text, box, count)
+        for text, counts in zip(wanted, seen["counts"], strict=True)
+        for box, count in zip(BOXES, counts, strict=True)
+        if line_count(family_id, weight, encoded(text), size, box) != count
+    ]
+    assert len(wrong) <= 0.01 * len(wanted) * len(BOXES), wrong[:5]
+    assert sum(bool(styles(text)) for text in wanted) > 150
 
 
 @pytest.fixture(scope="module")

@@ -121,3 +121,39 @@ def test_the_library_is_searched_and_filtered(page: Page, demo: str) -> None:
     expect(page.get_by_text("No typeface has all of that.")).to_be_visible()
     page.get_by_role("button", name=re.compile("^Show all")).click()
     assert page.get_by_role("radio").count() >= 40
+
+
+def test_words_are_stressed_on_the_page_and_stay_so(page: Page, demo: str) -> None:
+    """Ctrl I and Ctrl B as any editor has them; what is stored is what was written, not what the style sheet makes of it."""
+    open_demo(page)
+    stage(page, "Pages")
+    frame = page.frame_locator("iframe")
+    title = frame.get_by_role("textbox", name="heading", exact=True).first
+    title.click()
+    page.keyboard.press("Control+Home")
+    page.keyboard.press("Control+ArrowRight")
+    page.keyboard.press("Control+Shift+ArrowRight")
+    page.keyboard.press("Control+b")
+    expect(title.locator("strong")).to_have_text(re.compile("dark"))
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("All saved")).to_be_visible()
+    text = frame.get_by_role("textbox", name="text", exact=True).first
+    text.click()
+    page.keyboard.press("Control+Home")
+    page.keyboard.press("Control+Shift+ArrowRight")
+    page.keyboard.press("Control+i")
+    page.keyboard.press("Enter")
+    expect(text.locator("em")).to_have_text(re.compile("Evenings"))
+    expect(page.get_by_text("All saved")).to_be_visible()
+    page.reload()
+    expect(text.locator("em")).to_have_css("font-style", "italic")
+    expect(title.locator("strong")).to_have_text("dark")
+    # The same keys take it out; Escape puts it back as it was.
+    title.locator("strong").dblclick()
+    page.keyboard.press("Control+b")
+    expect(title.locator("strong")).to_have_count(0)
+    page.keyboard.press("Escape")
+    expect(title.locator("strong")).to_have_text("dark")
+    # Young Serif has one weight: preflight says so, and how to go on.
+    stage(page, "Preflight")
+    expect(page.get_by_text("has nothing bolder than 400").first).to_be_visible()

@@ -14,8 +14,9 @@ from formulon.studio.services import releases, sites
 from tests.studio.conftest import Api
 
 
-def font(name: str, source: str = "spectral", face: int = 0, bits: int = 0, copyright: str = "") -> bytes:
-    made = TTFont(io.BytesIO(plain(families()[source].faces[face].open())))
+def font(name: str, source: str = "spectral", face: int = 0, bits: int = 0, copyright: str = "", italic: bool = False) -> bytes:
+    faces = families()[source].italics if italic else families()[source].faces
+    made = TTFont(io.BytesIO(plain(faces[face].open())))
     for number in (1, 4, 16):
         made["name"].setName(name, number, 3, 1, 0x409)
     if copyright:
@@ -104,7 +105,21 @@ def test_no_patch_brings_a_typeface(anna: Api, brand: Brand) -> None:
     assert answer.status_code == 422 and "Upload its files" in answer.json()["title"]
 
 
-def test_italics_are_left_aside_and_rubbish_is_refused(anna: Api, brand: Brand) -> None:
+def test_italics_join_their_family_and_are_served_where_texts_stress(anna: Api, brand: Brand) -> None:
+    slanted = font("Quill", italic=True)
+    assert "italics only" in upload(anna, brand, slanted).json()["title"]
+    assert upload(anna, brand, font("Quill"), slanted).status_code == 200
+    (own,) = identity_of(anna, brand)["body"]["fonts"]
+    assert [(file["lightest"], file["italic"]) for file in own["files"]] == [(400, False), (400, True)] and own["italic"]
+    use(anna, brand, own["id"])
+    made = family(sites.load(brand).identity.typefaces.heading)
+    assert made.italic and made.at(400, slanted=True)[0].key == own["files"][1]["sha256"][:16]
+    assert upload(anna, brand, font("Quill", face=2)).status_code == 200  # another weight joins both
+    (own,) = identity_of(anna, brand)["body"]["fonts"]
+    assert [file["italic"] for file in own["files"]].count(True) == 1 and len(own["files"]) == 3
+
+
+def test_rubbish_is_refused(anna: Api, brand: Brand) -> None:
     assert upload(anna, brand, b"no font at all").status_code == 422
     assert upload(anna, brand).status_code == 422
     assert identity_of(anna, brand)["body"]["fonts"] == []

@@ -38,6 +38,7 @@ class TextRun:
     placeholder: bool = False  # some of it is still to be written
     scheme: str = "light"
     policy: Policy = AA  # what the site is held to
+    styles: frozenset[str] = frozenset()  # emphasis in it: "em", "strong"
     on_picture: bool = False  # stands on a picture, over an overlay in the ground's colour
 
     @property

@@ -11,6 +11,7 @@ from formulon.core.site.render import slot_values
 from formulon.core.site.standing import HEADINGS
 from formulon.core.system.choices import STEPS
 from formulon.core.system.model import System
+from formulon.core.type.emphasis import encoded
 from formulon.core.type.fit import cased, fit
 
 PHONE, MOST_LINES = 360, 3
@@ -89,7 +90,7 @@ def largest(site: Site, system: System, step: str, lines: int = MOST_LINES, widt
     def holds(size: float) -> bool:
         for section, path, value in texts:
             room = box_width(system, box_of(section, path, width), width, size)
-            text = cased(value, set_in.case, language)
+            text = encoded(cased(value, set_in.case, language))
             if fit(set_in.family, set_in.weight, text, size, room, set_in.tracking, language, True).lines > lines:
                 return False
         return True

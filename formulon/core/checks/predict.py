@@ -29,6 +29,7 @@ from formulon.core.site.standing import HEADINGS, stand
 from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
 from formulon.core.system.policy import policy_of
+from formulon.core.type import emphasis
 from formulon.core.type.fit import Fit, cased, fit
 from formulon.core.type.lines import text_width
 from formulon.core.type.shaping import missing
@@ -180,15 +181,17 @@ class _Prediction:
         layout = section.catalogue.layouts[section.layout]
         name = layout.steps.get(place.slot, slot.step)
         step = self.system.steps[name]
-        shown = PLACEHOLDER.sub(r"[\1]", value)
+        marked = PLACEHOLDER.sub(r"[\1]", value)
+        shown, styles = emphasis.plain(marked), emphasis.styles(marked)
         fits = {}
-        drawn, headline = cased(shown, step.case, self.language), name in HEADINGS
+        drawn, headline = emphasis.encoded(cased(marked, step.case, self.language)), name in HEADINGS
         for width in WIDTHS:
             size = self.sizes[name][width]
             room = self.room(box_of(section, place.slot, width), width, size)
             fits[width] = fit(step.family, step.weight, drawn, size, room, step.tracking, self.language, headline)
         for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits):
-            yield replace(run, placeholder=True) if shown != value else run
+            unwritten = marked != value
+            yield replace(run, placeholder=unwritten, styles=styles) if unwritten or styles else run
 
     def runs(
         self, place: Place, text: str, tag: str, step: str, ground: str, ink: str, fits: dict[int, Fit] | None = None

@@ -1,11 +1,14 @@
 """The font files of a site: which are served, cut down to what, and the style rules that name them."""
 
+from collections.abc import Iterator
 from functools import lru_cache
+from typing import Any
 
 from formulon.core.site.model import Site
 from formulon.core.system.identity import Identity, OwnFont
 from formulon.core.system.model import System
 from formulon.core.type.delivery import cut, stand_in, wanted
+from formulon.core.type.emphasis import styles
 from formulon.core.type.library import Face, Family, family
 from formulon.core.type.shaping import coverage
 
@@ -26,11 +29,29 @@ def _wanted(languages: tuple[str, ...], chars: frozenset[str]) -> frozenset[int]
     return wanted(list(languages), "".join(chars))
 
 
-def served(font: Family, need: frozenset[int]) -> list[Face]:
-    """The faces of a family that hold something of what a site needs; the first always."""
+def slanted(site: Site) -> bool:
+    """Whether a text of the site is stressed, so that italics are served."""
+    sections = [site.frame.header, site.frame.footer, *(section for page in site.pages for section in page.sections)]
+    return any("em" in styles(text) for section in sections for text in _texts(section.content))
+
+
+def _texts(value: Any) -> Iterator[str]:
+    if isinstance(value, str):
+        yield value
+    elif isinstance(value, dict | list):
+        for part in value.values() if isinstance(value, dict) else value:
+            yield from _texts(part)
+
+
+def served(font: Family, need: frozenset[int], italics: bool = False) -> list[Face]:
+    """The faces of a family that hold something of what a site needs; the first always. Italics where they are used."""
+    return [*_needed(font, font.faces, need), *(_needed(font, font.italics, need) if italics else ())]
+
+
+def _needed(font: Family, faces: tuple[Face, ...], need: frozenset[int]) -> list[Face]:
     seen: set[int] = set()
     made: list[Face] = []
-    for face in font.faces:
+    for face in faces:
         codes = coverage(font.id)[face.key]
         if not made or need & (codes - seen) or not face.ranges:
             made.append(face)
@@ -52,10 +73,10 @@ def whole(identity: Identity, font: Family) -> bool:
 def files(site: Site) -> dict[str, bytes]:
     """The font files by path, each with the text of its licence beside it."""
     made: dict[str, bytes] = {}
-    need = codes_of(site)
+    need, italics = codes_of(site), slanted(site)
     for font in map(family, site.identity.typefaces.used()):
         own = own_font(site.identity, font)
-        for face in served(font, need):
+        for face in served(font, need, italics):
             data = face.open()
             made[f"{FOLDER}{font.id}/{face.key}.woff2"] = data if whole(site.identity, font) else cut(data, need)
         if own is None:
@@ -68,9 +89,9 @@ def files(site: Site) -> dict[str, bytes]:
 
 def face_rules(site: Site, system: System) -> str:
     """@font-face rules of the published site: the files, and for every weight in use a stand-in with the same measures."""
-    rules, need = [], codes_of(site)
+    rules, need, italics = [], codes_of(site), slanted(site)
     for font in map(family, site.identity.typefaces.used()):
-        rules += [_rule(font, face, f"{FOLDER}{font.id}/{face.key}.woff2") for face in served(font, need)]
+        rules += [_rule(font, face, f"{FOLDER}{font.id}/{face.key}.woff2") for face in served(font, need, italics)]
         weights = sorted({step.weight for step in system.steps.values() if step.family == font.id})
         rules += [stand_in(font, weight) for weight in weights]
     return "".join(rules)
@@ -80,7 +101,7 @@ def preview_rules(site: Site, path: str, own_path: str) -> str:
     """The same for a preview: whole families, the library's under one path and the brand's own under another."""
     rules = []
     for font in map(family, site.identity.typefaces.used()):
-        for face in font.faces:
+        for face in (*font.faces, *font.italics):
             rules.append(_rule(font, face, f"{own_path}{face.key}.woff2" if font.own else f"{path}{font.id}/{face.key}.woff2"))
     return "".join(rules)
 
@@ -100,7 +121,8 @@ def _rule(font: Family, face: Face, address: str) -> str:
     low, high = face.weights
     weight = f"{low} {high}" if low != high else str(low)
     ranges = f";unicode-range:{face.ranges}" if face.ranges else ""
+    style = "font-style:italic;" if face in font.italics else ""
     return (
         f"@font-face{{font-family:'{font.name}';src:url({address}) format('woff2');"
-        f"font-weight:{weight};font-display:swap{ranges}}}\n"
+        f"{style}font-weight:{weight};font-display:swap{ranges}}}\n"
     )

@@ -21,6 +21,7 @@ from formulon.core.system.css import drawn_css, tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
+from formulon.core.type import emphasis
 
 _FOLDER = Path(__file__).parent
 WIDTHS = (360, 768, 1280, 1920)
@@ -199,7 +200,7 @@ class _View:
         if not value:
             return Markup("")
         step = CATALOGUE[section.kind].layouts[section.layout].steps.get(path, slot.step)
-        body = Markup("<br>").join(_addresses(_placeholders(line)) for line in value.split("\n"))
+        body = Markup("<br>").join(map(_emphasised, value.split("\n")))
         return Markup('<{tag} class="t-{step} i-{ink}{extra}"{mark}>{body}</{tag}>').format(
             tag=slot.tag, step=step, ink=slot.ink, extra=" " + extra if extra else "", mark=self._slot(path), body=body
         )
@@ -356,6 +357,15 @@ def address_of(mark: Mark, preview: Preview | None) -> str:
 def names_beside(site: Site, mark: Mark) -> bool:
     """Whether the brand's name stands as text beside a mark."""
     return site.choices.logo.name_beside and mark.kind == "symbol"
+
+
+def _emphasised(line: str) -> Markup:
+    """A line with what is emphasised in elements of its own."""
+    made = Markup("")
+    for style, part in emphasis.parts(line):
+        inner = _addresses(_placeholders(part))
+        made += Markup("<{0}>{1}</{0}>").format(style, inner) if style else inner
+    return made
 
 
 def _placeholders(text: str) -> Markup:

@@ -16,6 +16,7 @@ from PIL import Image, ImageDraw
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.model import PLACEHOLDER, Page, Site
 from formulon.core.system.model import System
+from formulon.core.type.emphasis import plain
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import balanced
 from formulon.core.type.raster import picture_font
@@ -43,7 +44,7 @@ def _parts(site: Site, system: System, page: Page) -> tuple[str, str, str, str, 
         (str(section.content["heading"]) for section in page.sections if section.content.get("heading")),
         page.title or page.name,
     )
-    title = PLACEHOLDER.sub(r"[\1]", heading).replace("\n", " ")
+    title = PLACEHOLDER.sub(r"[\1]", plain(heading)).replace("\n", " ")
     step = system.steps["h1"]
     chosen = system.mark("deep").mark
     mark = next((one for one in site.identity.marks if one.id == chosen), None)

@@ -8,6 +8,7 @@ from formulon.core.site.catalogue import Box
 from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, content_width, px
 from formulon.core.site.model import PLACEHOLDER, Section
 from formulon.core.system.model import System
+from formulon.core.type.emphasis import decoded, encoded
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import balanced, broken
 
@@ -46,8 +47,8 @@ def stand(system: System, section: Section, viewport: int, language: str = "en")
         # Headings are balanced, unless they have breaks of their own.
         break_lines = balanced if name in HEADINGS and "\n" not in value else broken
         lines = tuple(
-            line
-            for part in cased(PLACEHOLDER.sub(r"[\1]", value), step.case, language).split("\n")
+            decoded(line)
+            for part in encoded(cased(PLACEHOLDER.sub(r"[\1]", value), step.case, language)).split("\n")
             for line in break_lines(step.family, step.weight, part, size, room, step.tracking, language)
         )
         block = TextBlock(lines, left, 0.0, step.family, step.weight, size, size * step.line_height, step.tracking)

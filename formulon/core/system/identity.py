@@ -74,6 +74,7 @@ class FontFile(Model):
     lightest: int = Field(ge=1, le=1000)
     heaviest: int = Field(ge=1, le=1000)
     size: int = Field(ge=1, description="Bytes.")
+    italic: bool = False
 
 
 class OwnFont(Model):

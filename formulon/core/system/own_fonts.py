@@ -17,13 +17,17 @@ def font_id(files: Iterable[FontFile]) -> str:
 def make_known(fonts: Iterable[OwnFont], open_file: Callable[[str], bytes]) -> None:
     """Makes families known in this process; `open_file` gives the bytes of a file by its SHA-256."""
     for font in fonts:
-        faces = tuple(
-            Face(file.sha256[:16], (file.lightest, file.heaviest), "", partial(open_file, file.sha256))
-            for file in sorted(font.files, key=lambda file: (file.lightest, file.heaviest))
+        upright, slanted = (
+            tuple(
+                Face(file.sha256[:16], (file.lightest, file.heaviest), "", partial(open_file, file.sha256))
+                for file in sorted(font.files, key=lambda file: (file.lightest, file.heaviest))
+                if file.italic == italic
+            )
+            for italic in (False, True)
         )
         register(
             Family(
-                font.id, font.name, font.category, faces, font.measured, tuple(font.languages),
-                tuple(font.axes), font.italic, font.licence, reserved_name=font.reserved_name, own=True,
+                font.id, font.name, font.category, upright, font.measured, tuple(font.languages),
+                tuple(font.axes), slanted, font.licence, reserved_name=font.reserved_name, own=True,
             )
         )  # fmt: skip

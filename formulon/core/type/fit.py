@@ -5,6 +5,7 @@ from functools import lru_cache
 
 import icu
 
+from formulon.core.type.emphasis import decoded
 from formulon.core.type.lines import balanced, broken, widest_piece
 
 _FEW = 3  # words; a headline of no more has no last line to be left alone on
@@ -46,4 +47,4 @@ def fit(
     words = [len(line.split()) for line in lines]
     alone = lines[-1] if len(parts) == 1 and len(lines) > 1 and words[-1] == 1 < words[-2] and sum(words) > _FEW else ""
     widest = max(widest_piece(family_id, weight, part, size, tracking, language) for part in parts)
-    return Fit(len(lines), sum(map(len, full)) / len(full), widest, width, alone)
+    return Fit(len(lines), sum(map(len, full)) / len(full), widest, width, decoded(alone))

@@ -81,7 +81,7 @@ class Family:
     measured: Measured
     languages: tuple[str, ...] = ()
     axes: tuple[str, ...] = ()
-    italic: bool = False  # whether the family has a real one
+    italics: tuple[Face, ...] = ()  # the slanted faces; without any the family has no real italic
     licence: str = ""
     attribution: str = ""
     licence_text: str = field(default="", repr=False)
@@ -106,13 +106,23 @@ class Family:
 
     def nearest_weight(self, wanted: int) -> int:
         """The weight nearest to the wanted one that the family has; of two as near, the lighter."""
-        held = (min(max(wanted, low), high) for low, high in (face.weights for face in self.faces))
-        return min(held, key=lambda weight: (abs(weight - wanted), weight))
+        return _nearest(self.faces, wanted)
 
-    def at(self, weight: int) -> tuple[Face, ...]:
-        """The faces that draw a weight."""
-        near = self.nearest_weight(weight)
-        return tuple(face for face in self.faces if face.weights[0] <= near <= face.weights[1])
+    @property
+    def italic(self) -> bool:
+        """Whether the family has a real italic."""
+        return bool(self.italics)
+
+    def at(self, weight: int, slanted: bool = False) -> tuple[Face, ...]:
+        """The faces that draw a weight; slanted ones where they are asked for and there are some."""
+        faces = self.italics if slanted and self.italics else self.faces
+        near = _nearest(faces, weight)
+        return tuple(face for face in faces if face.weights[0] <= near <= face.weights[1])
+
+
+def _nearest(faces: tuple[Face, ...], wanted: int) -> int:
+    held = (min(max(wanted, low), high) for low, high in (face.weights for face in faces))
+    return min(held, key=lambda weight: (abs(weight - wanted), weight))
 
 
 _own: dict[str, Family] = {}
@@ -142,13 +152,16 @@ def family(family_id: str) -> Family:
 
 def _read(folder: Path) -> Family:
     data: dict[str, Any] = json.loads((folder / "family.json").read_text(encoding="utf-8"))
-    faces = tuple(
-        Face(one["key"], tuple(one["weights"]), one["ranges"], (folder / f"{one['key']}.woff2").read_bytes)
-        for one in data["faces"]
+    faces, italics = (
+        tuple(
+            Face(one["key"], tuple(one["weights"]), one["ranges"], (folder / f"{one['key']}.woff2").read_bytes)
+            for one in data[part]
+        )
+        for part in ("faces", "italics")
     )
     return Family(
         id=folder.name, name=data["name"], category=data["category"], faces=faces, measured=Measured(**data["measured"]),
-        languages=tuple(data["languages"]), axes=tuple(data["axes"]), italic=data["italic"], licence=data["licence"],
+        languages=tuple(data["languages"]), axes=tuple(data["axes"]), italics=italics, licence=data["licence"],
         attribution=data["attribution"], licence_text=(folder / "OFL.txt").read_text(encoding="utf-8"),
         reserved_name=data["reserved_name"], codes=data["codes"],
     )  # fmt: skip

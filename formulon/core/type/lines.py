@@ -18,6 +18,9 @@ def pieces(text: str, language: str = "en") -> tuple[str, ...]:
     breaker = icu.BreakIterator.createLineInstance(icu.Locale(language))
     breaker.setText(text)
     ends = list(breaker)
+    if len(text) < (ends or [0])[-1]:  # ICU counts in units of UTF-16
+        places = [index for index, char in enumerate(text) for _ in range(1 + (char > "\uffff"))]
+        ends = [*(places[end] for end in ends[:-1]), len(text)]
     made = (text[start:end] for start, end in zip([0, *ends], ends, strict=False))
     return tuple(part for piece in made for part in (_AFTER_AT.split(piece) if "@" in piece[:-1] else [piece]))
 

@@ -5,6 +5,7 @@ from functools import cache, lru_cache
 
 import uharfbuzz as hb
 
+from formulon.core.type import emphasis
 from formulon.core.type.features import plain
 from formulon.core.type.library import family, spans
 
@@ -12,7 +13,8 @@ from formulon.core.type.library import family, spans
 @cache
 def _opened(family_id: str) -> dict[str, hb.Face]:
     """Every face of a family, for HarfBuzz."""
-    return {one.key: hb.Face(plain(one.open())) for one in family(family_id).faces}
+    found = family(family_id)
+    return {one.key: hb.Face(plain(one.open())) for one in (*found.faces, *found.italics)}
 
 
 def face(family_id: str, key: str) -> hb.Face:
@@ -31,8 +33,8 @@ def font(family_id: str, key: str, weight: int) -> hb.Font:
 @cache
 def coverage(family_id: str) -> dict[str, frozenset[int]]:
     """The code points of each face: those that its file has and its rule hands over to it."""
-    made = {}
-    for one in family(family_id).faces:
+    made, found = {}, family(family_id)
+    for one in (*found.faces, *found.italics):
         codes = frozenset(face(family_id, one.key).unicodes)
         made[one.key] = frozenset(code for code in codes if one.asked(code)) if one.ranges else codes
     return made
@@ -44,13 +46,13 @@ def known(family_id: str) -> frozenset[int]:
     told = family(family_id).codes
     if told:
         return frozenset(code for low, high in spans(told) for code in range(low, high + 1))
-    return frozenset().union(*coverage(family_id).values())
+    return frozenset().union(*(coverage(family_id)[one.key] for one in family(family_id).faces))
 
 
 @cache
-def parts(family_id: str, weight: int) -> tuple[tuple[str, frozenset[int]], ...]:
-    """The faces that draw a weight, by key, each with its code points, in the order in which a browser asks them."""
-    return tuple((one.key, coverage(family_id)[one.key]) for one in family(family_id).at(weight))
+def parts(family_id: str, weight: int, slanted: bool = False) -> tuple[tuple[str, frozenset[int]], ...]:
+    """The faces that draw a weight, upright or slanted, by key, each with its code points, in the order in which a browser asks them."""
+    return tuple((one.key, coverage(family_id)[one.key]) for one in family(family_id).at(weight, slanted))
 
 
 def part_of(family_id: str, weight: int, char: str) -> str | None:
@@ -69,19 +71,30 @@ def missing(family_id: str, text: str) -> str:
 def advance(family_id: str, weight: int, text: str) -> float:
     """Advance width in em of a text on one line, with kerning and ligatures, without tracking.
 
-    Characters that the first face lacks are shaped in the next that has them; what none has counts 0.6 em.
+    Characters that the first face lacks are shaped in the next that has them; what none has counts 0.6 em. Emphasis is
+    drawn in the family's own italic and bold, see emphasis.py.
     """
-    first, codes = parts(family_id, weight)[0]
+    if not emphasis.is_encoded(text):
+        return _advance(family_id, weight, text, False)
+    strong = family(family_id).nearest_weight(max(weight, emphasis.STRONG_WEIGHT))
+    return sum(
+        _advance(family_id, strong if style == "strong" else weight, run, style == "em") for style, run in emphasis.runs(text)
+    )
+
+
+def _advance(family_id: str, weight: int, text: str, slanted: bool) -> float:
+    first, codes = parts(family_id, weight, slanted)[0]
     if all(ord(char) in codes for char in text):
         return _shape(family_id, first, weight, text)
-    return sum(_shape(family_id, key, weight, run) for run, key in _runs(family_id, weight, text))
+    return sum(_shape(family_id, key, weight, run) for run, key in _runs(family_id, weight, text, slanted))
 
 
-def _runs(family_id: str, weight: int, text: str) -> list[tuple[str, str]]:
-    last = parts(family_id, weight)[-1][0]
+def _runs(family_id: str, weight: int, text: str, slanted: bool) -> list[tuple[str, str]]:
+    faces = parts(family_id, weight, slanted)
+    last = faces[-1][0]
     runs: list[tuple[str, str]] = []
     for char in text:
-        key = part_of(family_id, weight, char) or last
+        key = next((key for key, codes in faces if ord(char) in codes), last)
         if runs and runs[-1][1] == key:
             runs[-1] = runs[-1][0] + char, key
         else:

@@ -20,8 +20,8 @@ from formulon.studio.services.sources import store
 MOST_FILES = 24
 
 
-def add(brand: Brand, author: User | None, revision: int, files: list[tuple[str, bytes]]) -> list[str]:
-    """Takes font files into the identity, as one entry. Files of a family that is there already join it. Gives notes.
+def add(brand: Brand, author: User | None, revision: int, files: list[tuple[str, bytes]]) -> None:
+    """Takes font files into the identity, as one entry. Files of a family that is there already join it.
 
     Raises UploadRefused where a file is no font or broken; nothing is kept then."""
     if not files:
@@ -31,21 +31,18 @@ def add(brand: Brand, author: User | None, revision: int, files: list[tuple[str,
     made = [_read(name, data) for name, data in files]
     with transaction.atomic():
         identity = Identity.model_validate(bodies_of(brand)[0]["identity"])
-        notes, added = [], []
+        added = []
         groups: dict[str, list[dict[str, Any]]] = defaultdict(list)
         for one in made:
-            if one["italic"]:
-                notes.append(f"{one['file']} is an italic. Pages set no italics, so it is left aside.")
-            else:
-                groups[one["family"]].append(one)
+            groups[one["family"]].append(one)
         for family, parts in groups.items():
+            if all(part["italic"] for part in parts) and all(font.name != family for font in identity.fonts):
+                names = ", ".join(part["file"] for part in parts)
+                raise UploadRefused(f"{names}: {family} is here in italics only. Add the upright files as well.")
             added.append(_join(brand, identity, family, parts))
-        if not added:
-            raise UploadRefused("Every file is an italic. Pages set no italics; add the upright ones.")
         label = f"{added[0].name} added" if len(added) == 1 else f"{len(added)} typefaces added"
         body = identity.model_dump()
         history.replace(brand, author, label, {"identity": (revision, body)}, fonts=frozenset(f.id for f in added))
-    return notes
 
 
 def _read(name: str, data: bytes) -> dict[str, Any]:
@@ -58,35 +55,56 @@ def _read(name: str, data: bytes) -> dict[str, Any]:
 def _join(brand: Brand, identity: Identity, family: str, parts: list[dict[str, Any]]) -> OwnFont:
     """The family with these files, in the place of the one of that name. What was set in it stays set in it."""
     before = next((font for font in identity.fonts if font.name == family), None)
-    files = {(file.lightest, file.heaviest): file for file in before.files} if before else {}
+    files = {(file.lightest, file.heaviest, file.italic): file for file in before.files} if before else {}
     for part in parts:
         data = base64.b64decode(part["woff2"])
         light, heavy = part["weights"]
         stored = store(brand.workspace_id, data)
-        files[light, heavy] = FontFile(sha256=stored.sha256, lightest=light, heaviest=heavy, size=len(data))
-    first = min(parts, key=lambda part: abs(part["weights"][0] - 400))
+        files[light, heavy, part["italic"]] = FontFile(
+            sha256=stored.sha256, lightest=light, heaviest=heavy, size=len(data), italic=part["italic"]
+        )
+    upright = [part for part in parts if not part["italic"]]
+    if before and not upright:  # italics join a family, whose looks are those of its upright letters
+        return _replaced(identity, before, before.model_copy(update=_of_files(files, parts, before)))
+    first = min(upright, key=lambda part: abs(part["weights"][0] - 400))
     font = OwnFont(
-        id=font_id(files.values()),
         name=family,
         category=first["category"],
-        files=[file for _, file in sorted(files.items())],
         measured=Measured(**first["measured"]),
         languages=first["languages"],
         axes=first["axes"],
         embedding=first["embedding"],
-        restricted=any(part["restricted"] for part in parts) or bool(before and before.restricted),
-        no_subsetting=any(part["no_subsetting"] for part in parts) or bool(before and before.no_subsetting),
-        reserved_name=any(part["reserved_name"] for part in parts) or bool(before and before.reserved_name),
         licence=first["licence"],
         declared=bool(before and before.declared),
+        **_of_files(files, parts, before),
     )
-    if before:
-        identity.fonts[identity.fonts.index(before)] = font
-        for role in ("heading", "body", "third"):
-            if getattr(identity.typefaces, role) == before.id:
-                setattr(identity.typefaces, role, font.id)
-    else:
+    return _replaced(identity, before, font)
+
+
+def _of_files(
+    files: dict[tuple[int, int, bool], FontFile], parts: list[dict[str, Any]], before: OwnFont | None
+) -> dict[str, Any]:
+    """What follows from all the files of a family."""
+    said = {
+        name: any(part[name] for part in parts) or bool(before and getattr(before, name))
+        for name in ("restricted", "no_subsetting", "reserved_name")
+    }
+    return said | {
+        "id": font_id(files.values()),
+        "files": [file for _, file in sorted(files.items(), key=lambda one: one[0])],
+        "italic": any(italic for _, _, italic in files),
+    }
+
+
+def _replaced(identity: Identity, before: OwnFont | None, font: OwnFont) -> OwnFont:
+    """The family in the identity, in the place of the one that it was."""
+    if before is None:
         identity.fonts.append(font)
+        return font
+    identity.fonts[identity.fonts.index(before)] = font
+    for role in ("heading", "body", "third"):
+        if getattr(identity.typefaces, role) == before.id:
+            setattr(identity.typefaces, role, font.id)
     return font
 
 

@@ -1514,6 +1514,11 @@ export interface components {
              * @description Bytes.
              */
             size: number;
+            /**
+             * Italic
+             * @default false
+             */
+            italic: boolean;
         };
         /** FormCard */
         FormCard: {

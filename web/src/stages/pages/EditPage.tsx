@@ -3,6 +3,7 @@ import { pointer, type Page } from '../../api/client';
 import { PageFrame } from '../../sheet/PageFrame';
 import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
 import { useBench } from '../../shell/bench';
+import { emphasise, written as writtenIn } from './marks';
 import { slotParts, slotValue, storedText, type Row } from './rows';
 
 export type EditPageProps = {
@@ -14,7 +15,8 @@ export type EditPageProps = {
   onPaper: (document: Document) => void;
 };
 
-/** A page whose texts are edited in place. Leaving a text stores it, Escape puts it back. */
+/** A page whose texts are edited in place. Leaving a text stores it, Escape puts it back; Ctrl I stresses what is selected,
+ *  Ctrl B makes it strong. */
 export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProps) {
   const { change, canWrite, report } = useBench();
   const [width, setWidth] = useState<number>(1280);
@@ -48,7 +50,11 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       element.setAttribute('aria-label', element.dataset['slot']?.split('/').join(' ') ?? '');
       element.setAttribute('spellcheck', 'true');
     });
-    const before = new WeakMap<Element, string>();
+    const before = new WeakMap<Element, { text: string; nodes: Node[] }>();
+    const restore = (element: Element) => {
+      const own = before.get(element);
+      if (own) element.replaceChildren(...own.nodes.map((node) => node.cloneNode(true)));
+    };
     const find = (element: Element) => {
       const id = element.closest('[data-section]')?.getAttribute('data-section');
       return now.current.rows.find((row) => row.id === id);
@@ -56,7 +62,8 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
     const focus = (event: FocusEvent) => {
       const element = event.target as HTMLElement;
       if (!element.dataset?.['slot']) return;
-      before.set(element, element.innerText);
+      const nodes = Array.from(element.childNodes, (node) => node.cloneNode(true));
+      before.set(element, { text: writtenIn(element).trim(), nodes });
       const row = find(element);
       if (row) now.current.choose(row.id);
     };
@@ -66,10 +73,10 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       const row = find(element);
       if (!slot || !row) return;
       const stored = String(slotValue(row.section, slot) ?? '');
-      const written = element.innerText.replace(/\u00a0/g, ' ').trim();
-      if (written === (before.get(element) ?? '').trim()) return;
+      const written = writtenIn(element).trim();
+      if (written === (before.get(element)?.text ?? '')) return;
       if (!written && slot.endsWith('/label')) {
-        element.innerText = stored;
+        restore(element);
         now.current.report(new Error('A button needs a label. Take the button out in the list on the left instead.'));
         return;
       }
@@ -80,14 +87,19 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       void now.current
         .change(label, [{ document: row.document, patch: [{ op: 'replace', path, value }] }])
         .then((done) => {
-          if (!done) element.innerText = before.get(element) ?? stored;
+          if (!done) restore(element);
         });
     };
     const key = (event: KeyboardEvent) => {
       const element = event.target as HTMLElement;
       if (!element.dataset?.['slot']) return;
-      if (event.key === 'Escape') {
-        element.innerText = before.get(element) ?? element.innerText;
+      const way = event.ctrlKey || event.metaKey ? { i: 'em' as const, b: 'strong' as const }[event.key] : undefined;
+      if (way) {
+        event.preventDefault();
+        // A label is set as its button is.
+        if (!element.dataset['slot'].endsWith('/label')) emphasise(element, way);
+      } else if (event.key === 'Escape') {
+        restore(element);
         element.blur();
       } else if (event.key === 'Enter' && !(event.shiftKey && element.matches('.t-body, .t-intro'))) {
         event.preventDefault();
@@ -142,6 +154,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
             {WIDTH_NAMES[one]}
           </button>
         ))}
+        <span className="soft">Ctrl I stresses selected words, Ctrl B makes them strong</span>
       </div>
       <div
         className="edit-scroll"

@@ -9,6 +9,7 @@ from formulon.core.site.model import PLACEHOLDER, Page, Site
 from formulon.core.site.render import slot_values
 from formulon.core.site.writer import shorten
 from formulon.core.system.model import System
+from formulon.core.type.emphasis import plain
 
 
 def own_words(page: Page) -> str:
@@ -16,7 +17,7 @@ def own_words(page: Page) -> str:
     for section in page.sections:
         for slot, value in slot_values(section).values():
             if slot.type == "text" and slot.step in ("intro", "body") and not PLACEHOLDER.search(value):
-                return " ".join(value.split())
+                return " ".join(plain(value).split())
     return ""
 
 

@@ -1,0 +1,58 @@
+"""What a text stresses is drawn in a real italic, and what is strong in a real bold (common practice): without one it looks as
+the rest, since pages let no browser slant or smear letters."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.facts import TextRun
+from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.rules.content.slots import change_slot, find_section
+from formulon.core.site.model import Site
+from formulon.core.site.render import slot_values
+from formulon.core.system.model import System
+from formulon.core.type.emphasis import STRONG_WEIGHT, Style, marked, parts, plain
+from formulon.core.type.library import family
+
+
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+    found = find_section(site, run.place)
+    if found is None:
+        return
+    text = str(slot_values(found[2])[run.place.slot][1])
+    lost: Style = "em" if verdict.code == "no-italic" else "strong"
+    other: Style = "strong" if lost == "em" else "em"
+    if _drawn(run, other):
+        turned = "".join(marked(part, other if style == lost else style) for style, part in parts(text))
+        yield Proposal(
+            "Strong instead" if other == "strong" else "Stressed instead", change_slot(site, run.place, None, turned)
+        )
+    yield Proposal("Without emphasis", change_slot(site, run.place, None, plain(text)))
+
+
+def _drawn(run: TextRun, style: Style) -> bool:
+    """Whether a style looks different from the text around it."""
+    face = family(run.family)
+    if style == "em":
+        return face.italic
+    return face.nearest_weight(max(run.weight, STRONG_WEIGHT)) > run.weight
+
+
+@rule(
+    id="type/real-emphasis",
+    title="What is emphasised looks so",
+    standard=COMMON_PRACTICE,
+    severity="note",
+    looks_at=TextRun,
+    applies_if=lambda run: bool(run.styles),
+    rationale="A typeface without an italic or a bold draws emphasis as it draws everything else, so that nobody sees it.",
+    messages={
+        "no-italic": "{family} has no italic, so what “{text}” stresses looks as the rest.",
+        "no-bold": "{family} has nothing bolder than {weight}, so what is strong in “{text}” looks as the rest.",
+    },
+    mend=mend,
+)
+def real_emphasis(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
+    values = {"family": family(run.family).name, "text": run.text[:60], "weight": run.weight}
+    if "em" in run.styles and not _drawn(run, "em"):
+        yield Verdict("no-italic", values=values)
+    if "strong" in run.styles and not _drawn(run, "strong"):
+        yield Verdict("no-bold", values=values)

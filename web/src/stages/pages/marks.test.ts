@@ -1,0 +1,42 @@
+import { expect, it } from 'vitest';
+import { emphasise, written } from './marks';
+
+function paragraph(html: string): HTMLParagraphElement {
+  document.body.innerHTML = `<p>${html}</p>`;
+  return document.querySelector('p') as HTMLParagraphElement;
+}
+
+function select(node: Node, from: number, to: number): void {
+  const range = document.createRange();
+  range.setStart(node, from);
+  range.setEnd(node, to);
+  document.getSelection()?.removeAllRanges();
+  document.getSelection()?.addRange(range);
+}
+
+it('stores emphasis, breaks and placeholders as their marks', () => {
+  expect(written(paragraph('The <em>dark</em> is<br>worth <strong>the drive</strong>'))).toBe(
+    'The *dark* is\nworth **the drive**',
+  );
+  expect(written(paragraph('at <span class="placeholder">the hour</span>, ann@<wbr>a.example'))).toBe(
+    'at [the hour], ann@a.example',
+  );
+  expect(written(paragraph('very<em> dark </em>sky'))).toBe('very *dark* sky');
+});
+
+it('is not what a style sheet turns to capitals', () => {
+  const element = paragraph('Quiet words');
+  element.style.textTransform = 'uppercase';
+  expect(written(element)).toBe('Quiet words');
+});
+
+it('emphasises what is selected, and takes it out again', () => {
+  const element = paragraph('The dark is worth it');
+  select(element.firstChild as Node, 4, 8);
+  emphasise(element, 'em');
+  expect(element.innerHTML).toBe('The <em>dark</em> is worth it');
+  emphasise(element, 'strong');
+  expect(element.innerHTML).toBe('The <strong>dark</strong> is worth it');
+  emphasise(element, 'strong');
+  expect(element.innerHTML).toBe('The dark is worth it');
+});

@@ -1,0 +1,49 @@
+/** Emphasis in texts that are edited on the page: elements there, asterisks where they are stored. */
+
+const MARKS: Record<string, string> = { EM: '*', STRONG: '**' };
+
+/** What an edited element holds, as it is stored: with breaks, and with marks around what is emphasised. */
+export function written(element: Element): string {
+  let text = '';
+  for (const node of Array.from(element.childNodes)) {
+    if (node.nodeType === Node.TEXT_NODE) text += (node.textContent ?? '').replace(/\u00a0/g, ' ');
+    else if (node.nodeName === 'BR') text += '\n';
+    else if (node.nodeName === 'WBR') continue;
+    else if (node.nodeType === Node.ELEMENT_NODE) {
+      const inner = written(node as Element);
+      if ((node as Element).classList.contains('placeholder')) text += `[${inner}]`;
+      else if (node.nodeName in MARKS && inner.trim()) {
+        const mark = MARKS[node.nodeName] ?? '';
+        // Marks stand at letters, so spaces at the ends stay outside.
+        text += inner.replace(/^(\s*)([\s\S]*?)(\s*)$/, `$1${mark}$2${mark}$3`);
+      } else text += node.nodeName === 'DIV' || node.nodeName === 'P' ? `\n${inner}` : inner;
+    }
+  }
+  return text;
+}
+
+/** Puts what is selected in an element into emphasis, or out of it where it is in it. */
+export function emphasise(element: Element, name: 'em' | 'strong'): void {
+  const document = element.ownerDocument;
+  const selection = document.getSelection();
+  if (!selection?.rangeCount || selection.isCollapsed) return;
+  const range = selection.getRangeAt(0);
+  if (!element.contains(range.commonAncestorContainer)) return;
+  const around = closest(range.startContainer, 'em,strong') ?? closest(range.endContainer, 'em,strong');
+  if (around && element.contains(around)) {
+    const same = around.nodeName.toLowerCase() === name;
+    const parts = Array.from(around.childNodes);
+    around.replaceWith(...parts);
+    if (same) return;
+  }
+  const made = document.createElement(name);
+  const inside = range.extractContents();
+  inside.querySelectorAll('em,strong').forEach((one) => one.replaceWith(...Array.from(one.childNodes)));
+  made.append(inside);
+  range.insertNode(made);
+  selection.selectAllChildren(made);
+}
+
+function closest(node: Node, selector: string): Element | null {
+  return (node.nodeType === Node.ELEMENT_NODE ? (node as Element) : node.parentElement)?.closest(selector) ?? null;
+}
