@@ -94,6 +94,7 @@ BROWSER = {
     "fonts-liberation": "/usr/share/fonts/truetype/liberation",
     "fonts-dejavu-core": "/usr/share/fonts/truetype/dejavu",
 }
+PRINTER = {name: BROWSER[name] for name in ("chromium",)}  # prints the style guide
 JAVA = {"openjdk-17-jre-headless": "/usr/bin/java"}
 
 

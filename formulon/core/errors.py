@@ -31,6 +31,12 @@ class FontError(FormulonError):
     code = "font-unknown"
 
 
+class BrowserError(FormulonError):
+    """What the browser on this machine could not do."""
+
+    code = "browser-failed"
+
+
 class SiteError(FormulonError):
     """A site document that cannot be used."""
 

@@ -39,8 +39,10 @@ PATHS = [
     ("get", "/type"),
     ("get", "/matrix"),
     ("get", "/logo"),
+    ("post", "/logo/adjusted"),
     ("get", "/guide"),
     ("get", "/guide/zip"),
+    ("get", "/guide/pdf"),
     ("get", "/fonts/0123456789abcdef.woff2"),
 ]
 

@@ -4,6 +4,7 @@ What is made is offered, never forced. Every result goes through the same allow-
 """
 
 import hashlib
+import math
 from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
@@ -13,13 +14,14 @@ from lxml import etree
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB, to_hex
-from formulon.core.errors import ColorError
+from formulon.core.errors import ColorError, MarkError
 from formulon.core.identity.svg import ReadMark, parse, rebuild
 from formulon.core.system.identity import Mark
 from formulon.core.system.mark_shapes import shape_of
 from formulon.core.type.library import family
 from formulon.core.type.outlines import outline
 
+MOST_CUT = 0.95  # of a side's length
 SEEN = 3.0  # ratio from which a part of a mark is seen (common practice; WCAG exempts logotypes)
 _PAINTS = ("fill", "stroke", "stop-color", "color")
 
@@ -84,6 +86,42 @@ def turned(svg: str, name: str) -> ReadMark:
     group.extend(list(root))
     root.append(group)
     root.set("viewBox", f"0 0 {height:g} {width:g}")
+    return rebuild(etree.tostring(root), name)
+
+
+@dataclass(frozen=True, slots=True)
+class Adjustment:
+    """A turn in degrees, clockwise, about the middle of a mark; then what is cut off each side, as a share of the turned box."""
+
+    turn: float = 0.0
+    left: float = 0.0
+    top: float = 0.0
+    right: float = 0.0
+    bottom: float = 0.0
+
+
+def adjusted(svg: str, name: str, by: Adjustment) -> ReadMark:
+    """The mark turned and cropped. Raises MarkError where nothing would be left of its box."""
+    if by.left + by.right > MOST_CUT or by.top + by.bottom > MOST_CUT:
+        raise MarkError(f"{name}: that much cut off leaves nothing of it. Cut less.")
+    root = parse(svg.encode(), name)
+    x, y, width, height = (float(value) for value in root.get("viewBox", "0 0 1 1").split())
+    angle = math.radians(by.turn)
+    wide = width * abs(math.cos(angle)) + height * abs(math.sin(angle))
+    high = width * abs(math.sin(angle)) + height * abs(math.cos(angle))
+    middle_x, middle_y = x + width / 2, y + height / 2
+    if by.turn:
+        group = etree.Element("{http://www.w3.org/2000/svg}g")
+        group.set("transform", f"rotate({by.turn:g} {middle_x:g} {middle_y:g})")
+        group.extend(list(root))
+        root.append(group)
+    box = (
+        middle_x - wide / 2 + by.left * wide,
+        middle_y - high / 2 + by.top * high,
+        wide * (1 - by.left - by.right),
+        high * (1 - by.top - by.bottom),
+    )
+    root.set("viewBox", " ".join(f"{value:.5g}" for value in box))
     return rebuild(etree.tostring(root), name)
 
 

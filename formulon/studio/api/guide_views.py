@@ -41,3 +41,14 @@ class GuideZipView(View):
         name = f'attachment; filename="{brand.slug}-style-guide.zip"'
         data = releases.guide_archive(brand)
         return HttpResponse(data, content_type="application/zip", headers={"Content-Disposition": name})
+
+
+class GuidePdfView(View):
+    """The style guide, printed."""
+
+    @extend_schema(responses={(200, "application/pdf"): OpenApiTypes.BINARY, 422: shapes.Problem})
+    def get(self, request: Request, brand_id: str) -> HttpResponse:
+        brand = brand_of(request, brand_id)
+        name = f'attachment; filename="{brand.slug}-style-guide.pdf"'
+        data = releases.guide_print(brand)
+        return HttpResponse(data, content_type="application/pdf", headers={"Content-Disposition": name})

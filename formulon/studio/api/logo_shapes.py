@@ -1,6 +1,8 @@
 """Shapes of what the logo facet shows."""
 
-from typing import Literal
+from typing import Annotated, Literal
+
+from pydantic import Field
 
 from formulon.studio.api.shapes import Shape
 
@@ -34,3 +36,21 @@ class LogoSheet(Shape):
     made: list[MadeCard]
     clear_space: float
     clear_why: str
+
+
+Cut = Annotated[float, Field(default=0, ge=0, le=0.95)]
+
+
+class AdjustRequest(Shape):
+    """A mark, the degrees by which it is turned clockwise, and what is then cut off its sides, as shares."""
+
+    mark: str = Field(max_length=60)
+    turn: float = Field(default=0, ge=-180, le=180)
+    left: Cut
+    top: Cut
+    right: Cut
+    bottom: Cut
+
+
+class Adjusted(Shape):
+    svg: str

@@ -1,11 +1,11 @@
 """The logo: what its shape asks for, how it is seen on each ground, and variants that could be made of it."""
 
-from django.http import HttpResponseBase
+from django.http import Http404, HttpResponseBase
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 
 from formulon.core.color.srgb import from_hex
-from formulon.core.identity.variants import MadeMark, built, reversed_mark, single_ink, trimmed, turned
+from formulon.core.identity.variants import Adjustment, MadeMark, adjusted, built, reversed_mark, single_ink, trimmed, turned
 from formulon.core.system.choices import GROUNDS
 from formulon.core.system.lockup import clear_space, least_height, shape
 from formulon.core.system.logo import visibility
@@ -13,6 +13,7 @@ from formulon.core.system.resolve import resolve
 from formulon.studio.api import logo_shapes as shapes
 from formulon.studio.api.access import brand_of
 from formulon.studio.api.base import View, answer
+from formulon.studio.api.shapes import Problem
 from formulon.studio.services import sites
 
 
@@ -49,6 +50,20 @@ class LogoView(View):
                 made=[_card(one) for one in _distinct(made) if one.name not in names],
             )
         )  # fmt: skip
+
+
+class AdjustedView(View):
+    """A mark turned and cropped, to be looked at before it is taken."""
+
+    @extend_schema(request=shapes.AdjustRequest, responses={200: shapes.Adjusted, 422: Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        identity = sites.load(brand_of(request, brand_id)).identity
+        wanted = shapes.AdjustRequest.model_validate(request.data)
+        mark = next((one for one in identity.marks if one.id == wanted.mark), None)
+        if mark is None:
+            raise Http404
+        by = Adjustment(wanted.turn, wanted.left, wanted.top, wanted.right, wanted.bottom)
+        return answer(shapes.Adjusted(svg=adjusted(mark.svg, mark.name, by).svg))
 
 
 def _distinct(made: list[MadeMark]) -> list[MadeMark]:

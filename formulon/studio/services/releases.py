@@ -9,9 +9,10 @@ from concurrent.futures import ThreadPoolExecutor
 from django.contrib.auth.models import User
 from django.db import transaction
 
+from formulon.core.browser import printed
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
-from formulon.core.site.guide import guide_alone, guide_files
+from formulon.core.site.guide import FILE, guide_alone, guide_files
 from formulon.core.site.render import render
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.system.resolve import resolve
@@ -66,6 +67,13 @@ def guide_archive(brand: Brand) -> bytes:
             if not (kept_out and path.startswith(kept_out) and path.endswith(".woff2")):
                 package.writestr(zipfile.ZipInfo(path), data, zipfile.ZIP_DEFLATED)
     return out.getvalue()
+
+
+def guide_print(brand: Brand) -> bytes:
+    """The style guide as it is now, printed as PDF. Fonts that may not leave the house are in it as outlines of its letters,
+    as in any print."""
+    site = load(brand)
+    return printed(guide_alone(site, resolve(site.identity, site.choices)), FILE)
 
 
 def archive(release: Release) -> bytes:

@@ -1,9 +1,18 @@
-"""Variants of marks: recoloured, trimmed, turned, and built from a name."""
+"""Variants of marks: recoloured, trimmed, turned, cropped, and built from a name."""
+
+import io
+import math
+
+import numpy as np
+import pytest
+import resvg_py
+from PIL import Image
 
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
+from formulon.core.errors import MarkError
 from formulon.core.identity.svg import rebuild
-from formulon.core.identity.variants import built, recolored, reversed_mark, single_ink, trimmed, turned
+from formulon.core.identity.variants import Adjustment, adjusted, built, recolored, reversed_mark, single_ink, trimmed, turned
 from formulon.core.system.identity import Mark
 from formulon.core.system.logo import drawn_colors, visibility
 from formulon.core.system.mark_shapes import shape_of
@@ -58,3 +67,35 @@ def test_three_marks_are_built_from_a_name() -> None:
         assert rebuild(one.svg.encode(), "m").svg == one.svg and "<text" not in one.svg
         assert visibility(one.svg, CHALK) > 0.6
     assert built("Wicker & Rush", "young-serif", 400, NIGHT, LAMP, CHALK) == made
+
+
+SQUARE = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><path d="M0 0h100v50h-100z"/></svg>'
+
+
+def test_a_turn_by_a_quarter_is_that_of_the_quarter() -> None:
+    svg = rebuild(SQUARE.encode(), "m").svg
+    by_hand, quarter = adjusted(svg, "m", Adjustment(turn=90)), turned(svg, "m")
+    assert (by_hand.width, by_hand.height) == pytest.approx((quarter.width, quarter.height))
+    assert shape_of(by_hand.svg, 100, 100).box == pytest.approx(shape_of(quarter.svg, 100, 100).box, abs=0.01)
+
+
+@pytest.mark.parametrize("degrees", [-120.0, 30.0, 45.0, 77.0])
+def test_a_turned_mark_keeps_all_that_is_drawn(degrees: float) -> None:
+    """The box of a turned rectangle is w cos + h sin by w sin + h cos."""
+    svg = rebuild(SQUARE.encode(), "m").svg
+    made = adjusted(svg, "m", Adjustment(turn=degrees))
+    angle = math.radians(degrees)
+    side = 100 * (abs(math.cos(angle)) + abs(math.sin(angle)))
+    assert (made.width, made.height) == pytest.approx((side, side), rel=0.001)
+    png = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=made.svg, width=400))))
+    drawn = (np.asarray(png.convert("RGBA"))[..., 3] > 127).mean()
+    assert drawn == pytest.approx(0.5 * 100 * 100 / side**2, abs=0.005)  # half of the square, in the larger box
+
+
+def test_what_is_cut_off_is_gone_and_not_all_of_it_can_be() -> None:
+    svg = rebuild(SQUARE.encode(), "m").svg
+    made = adjusted(svg, "m", Adjustment(left=0.1, top=0.2, right=0.3, bottom=0.5))
+    assert (made.width, made.height) == pytest.approx((60, 30))
+    assert shape_of(made.svg, 60, 30).box == (0, 0, 1, 1)
+    with pytest.raises(MarkError, match="leaves nothing"):
+        adjusted(svg, "m", Adjustment(left=0.6, right=0.4))

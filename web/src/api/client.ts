@@ -5,6 +5,7 @@ type Schemas = components['schemas'];
 export type Workbench = Schemas['Workbench'];
 export type Resolved = Schemas['Resolved'];
 export type Identity = Schemas['Identity'];
+export type Mark = NonNullable<Identity['marks']>[number];
 export type Choices = Schemas['Choices'];
 export type Section = Schemas['Section'];
 export type Page = Schemas['Page'];

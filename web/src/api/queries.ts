@@ -136,6 +136,24 @@ export function useLogo(brandId: string, stamp: string) {
   });
 }
 
+export type Adjustment = { turn: number; left: number; top: number; right: number; bottom: number };
+
+/** A mark turned and cropped. */
+export function useAdjusted(brandId: string, mark: string, by: Adjustment) {
+  return useQuery({
+    queryKey: ['adjusted', brandId, mark, by],
+    queryFn: () =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/logo/adjusted', {
+          params: { path: { brand_id: brandId } },
+          body: { mark, ...by },
+        }),
+      ),
+    placeholderData: (previous) => previous,
+    retry: false,
+  });
+}
+
 /** Pairs of typefaces for the brand, and how its texts fit; `stamp` changes with every revision. */
 export function useType(brandId: string, stamp: string) {
   return useQuery({

@@ -159,6 +159,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/guide/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The style guide, printed. */
+        get: operations["brands_guide_pdf_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/guide/zip": {
         parameters: {
             query?: never;
@@ -204,6 +221,23 @@ export interface paths {
         get: operations["brands_logo_retrieve"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/logo/adjusted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A mark turned and cropped, to be looked at before it is taken. */
+        post: operations["brands_logo_adjusted_create"];
         delete?: never;
         options?: never;
         head?: never;
@@ -679,6 +713,44 @@ export interface components {
     schemas: {
         /** @enum {string} */
         ActionEnum: "accept" | "lock" | "unlock" | "reject" | "reopen";
+        /**
+         * AdjustRequest
+         * @description A mark, the degrees by which it is turned clockwise, and what is then cut off its sides, as shares.
+         */
+        AdjustRequestRequest: {
+            /** Mark */
+            mark: string;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn: number;
+            /**
+             * Left
+             * @default 0
+             */
+            left: number;
+            /**
+             * Top
+             * @default 0
+             */
+            top: number;
+            /**
+             * Right
+             * @default 0
+             */
+            right: number;
+            /**
+             * Bottom
+             * @default 0
+             */
+            bottom: number;
+        };
+        /** Adjusted */
+        Adjusted: {
+            /** Svg */
+            svg: string;
+        };
         /**
          * Alternative
          * @description A way out of a conflict: `patch` is a JSON Patch on the choices. `color` is what stands there then, with its
@@ -3324,6 +3396,35 @@ export interface operations {
             };
         };
     };
+    brands_guide_pdf_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     brands_guide_zip_retrieve: {
         parameters: {
             query?: never;
@@ -3384,6 +3485,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogoSheet"];
+                };
+            };
+        };
+    };
+    brands_logo_adjusted_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdjustRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Adjusted"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -3,6 +3,7 @@ import { pointer, type Page } from '../../api/client';
 import { useLibrary } from '../../api/queries';
 import { Editable } from '../../parts/Editable';
 import { useBench, type Bench } from '../../shell/bench';
+import { read } from './marks';
 import { LayoutSketch } from './LayoutSketch';
 import { OnPicture } from './OnPicture';
 import type { PictureValue } from './PictureSlot';
@@ -73,11 +74,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
               <i style={{ background: color(row.section.ground ?? 'paper') }} />
               <b>{kind?.label ?? row.section.kind}</b>
               <span className="soft">
-                {typeof heading === 'string'
-                  ? heading.replace(/\[\[|\]\]/g, '')
-                  : row.document === 'frame'
-                    ? 'all pages'
-                    : ''}
+                {typeof heading === 'string' ? read(heading) : row.document === 'frame' ? 'all pages' : ''}
               </span>
             </button>
             {open && (

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { emphasise, written } from './marks';
+import { emphasise, read, written } from './marks';
 
 function paragraph(html: string): HTMLParagraphElement {
   document.body.innerHTML = `<p>${html}</p>`;
@@ -22,6 +22,10 @@ it('stores emphasis, breaks and placeholders as their marks', () => {
     'at [the hour], ann@a.example',
   );
   expect(written(paragraph('very<em> dark </em>sky'))).toBe('very *dark* sky');
+});
+
+it('reads a stored text without its marks', () => {
+  expect(read('**What** we *offer* for 5* and [[a price]]')).toBe('What we offer for 5* and a price');
 });
 
 it('is not what a style sheet turns to capitals', () => {

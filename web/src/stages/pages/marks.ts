@@ -2,6 +2,12 @@
 
 const MARKS: Record<string, string> = { EM: '*', STRONG: '**' };
 
+/** A stored text as it is read: without marks of emphasis and of placeholders. */
+export function read(text: string): string {
+  const plain = text.replace(/(?<![\w*])(\*\*?)(?=[^\s*])([^*\n]+?)(?<=[^\s*])\1(?![\w*])/g, '$2');
+  return plain.replace(/\[\[|\]\]/g, '');
+}
+
 /** What an edited element holds, as it is stored: with breaks, and with marks around what is emphasised. */
 export function written(element: Element): string {
   let text = '';

@@ -2,12 +2,30 @@ import { useEffect, useRef, useState } from 'react';
 import { useGuide } from '../../api/queries';
 import { stampOf, useBench } from '../../shell/bench';
 
-/** The style guide, drawn from the tokens: a click on a value copies it; it prints as a PDF. */
+/** The style guide, drawn from the tokens: a click on a value copies it; it is printed, or downloaded as PDF or as a page. */
 export function GuideView({ close }: { close: () => void }) {
-  const { brand, choices, change, canWrite, look, say } = useBench();
+  const { brand, choices, change, canWrite, look, say, report } = useBench();
   const guide = useGuide(brand.id, stampOf(brand), look.scheme);
   const frame = useRef<HTMLIFrameElement>(null);
   const [loaded, setLoaded] = useState(0);
+  const [printing, setPrinting] = useState(false);
+  const pdf = async () => {
+    if (printing) return;
+    setPrinting(true);
+    try {
+      const answer = await fetch(`/api/brands/${brand.id}/guide/pdf`);
+      if (!answer.ok) throw new Error(((await answer.json()) as { title: string }).title);
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(await answer.blob());
+      link.download = `${brand.identity.body.name} style guide.pdf`;
+      link.click();
+      setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+    } catch (error) {
+      report(error);
+    } finally {
+      setPrinting(false);
+    }
+  };
   useEffect(() => {
     const document = frame.current?.contentDocument;
     if (!loaded || !document) return;
@@ -36,10 +54,13 @@ export function GuideView({ close }: { close: () => void }) {
           disabled={!loaded}
           onClick={() => frame.current?.contentWindow?.print()}
         >
-          Print, or save as PDF
+          Print
+        </button>
+        <button type="button" className="quiet-action" aria-disabled={printing} onClick={() => void pdf()}>
+          {printing ? 'Making the PDF…' : 'Download PDF'}
         </button>
         <a className="quiet-action" href={`/api/brands/${brand.id}/guide/zip`} download>
-          Download
+          Download page
         </a>
         <label className="switch">
           <input

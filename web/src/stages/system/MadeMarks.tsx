@@ -1,6 +1,8 @@
+import { Fragment, useState } from 'react';
 import type { components } from '../../api/schema';
 import { pointer } from '../../api/client';
 import { MarkImage } from '../../parts/MarkImage';
+import { AdjustMark } from './AdjustMark';
 import { useBench } from '../../shell/bench';
 
 type Sheet = components['schemas']['LogoSheet'];
@@ -20,6 +22,7 @@ const slug = (text: string, taken: string[]) => {
 /** Variants that can be made of the marks' own shapes, or of the name where there is none: offered, and taken by a click. */
 export function MadeMarks({ sheet }: { sheet: Sheet | undefined }) {
   const { brand, token, change, canWrite } = useBench();
+  const [adjusting, setAdjusting] = useState('');
   const marks = brand.identity.body.marks ?? [];
   if (!sheet) return <p className="soft">Measuring…</p>;
   const take = (one: Sheet['made'][number]) => {
@@ -73,29 +76,51 @@ export function MadeMarks({ sheet }: { sheet: Sheet | undefined }) {
         const found = sheet.marks.find((one) => one.id === mark.id);
         return (
           found && (
-            <p key={mark.id} className="mark-tools">
-              <b>{mark.name}</b>
-              <span className="soft mono">at least {found.least_height} px high</span>
-              <button
-                type="button"
-                className="quiet-action"
-                disabled={!canWrite || !found.trimmed}
-                aria-label={`Trim ${mark.name}`}
-                title={found.trimmed ? 'Without its empty margin' : 'It has no empty margin'}
-                onClick={() => redraw(`${mark.name} trimmed`, mark.id, found.trimmed)}
-              >
-                Trim
-              </button>
-              <button
-                type="button"
-                className="quiet-action"
-                disabled={!canWrite}
-                aria-label={`Turn ${mark.name}`}
-                onClick={() => redraw(`${mark.name} turned`, mark.id, found.turned)}
-              >
-                Turn
-              </button>
-            </p>
+            <Fragment key={mark.id}>
+              <p className="mark-tools">
+                <b>{mark.name}</b>
+                <span className="soft mono">at least {found.least_height} px high</span>
+                <button
+                  type="button"
+                  className="quiet-action"
+                  disabled={!canWrite || !found.trimmed}
+                  aria-label={`Trim ${mark.name}`}
+                  title={found.trimmed ? 'Without its empty margin' : 'It has no empty margin'}
+                  onClick={() => redraw(`${mark.name} trimmed`, mark.id, found.trimmed)}
+                >
+                  Trim
+                </button>
+                <button
+                  type="button"
+                  className="quiet-action"
+                  disabled={!canWrite}
+                  aria-label={`Quarter turn of ${mark.name}`}
+                  onClick={() => redraw(`${mark.name} turned`, mark.id, found.turned)}
+                >
+                  Quarter turn
+                </button>
+                <button
+                  type="button"
+                  className="quiet-action"
+                  disabled={!canWrite}
+                  aria-expanded={adjusting === mark.id}
+                  aria-label={`Crop and turn… ${mark.name}`}
+                  onClick={() => setAdjusting(adjusting === mark.id ? '' : mark.id)}
+                >
+                  Crop and turn…
+                </button>
+              </p>
+              {adjusting === mark.id && (
+                <AdjustMark
+                  mark={mark}
+                  close={() => setAdjusting('')}
+                  take={(svg) => {
+                    redraw(`${mark.name} cropped and turned`, mark.id, svg);
+                    setAdjusting('');
+                  }}
+                />
+              )}
+            </Fragment>
           )
         );
       })}
