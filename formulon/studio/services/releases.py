@@ -41,8 +41,11 @@ def publish(brand: Brand, author: User | None) -> Release:
     pictures = {social_path(site, system, page): page for page in site.pages}
     kept = {path: last.files[path] for path in pictures if path in last.files} if last else {}
     missing = [path for path in pictures if path not in kept]
+    for path in missing[:1]:  # opens the fonts, which lie in this thread's database
+        drawn[path] = social_picture(site, system, pictures[path])
     with ThreadPoolExecutor(os.cpu_count()) as pool:  # most of the work is done outside Python's lock
-        drawn |= zip(missing, pool.map(lambda path: social_picture(site, system, pictures[path]), missing), strict=True)
+        rest = missing[1:]
+        drawn |= zip(rest, pool.map(lambda path: social_picture(site, system, pictures[path]), rest), strict=True)
     files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}
     known = set(Blob.objects.filter(pk__in=[digest for digest, _ in files.values()]).values_list("pk", flat=True))
     fresh = {digest: data for digest, data in files.values() if digest not in known}

@@ -58,6 +58,7 @@ def test_the_rules_are_found_by_their_path() -> None:
         "type/measure",
         "type/missing-glyphs",
         "type/orphan",
+        "type/real-emphasis",
         "type/word-fits",
     ]
     for name, one in rules().items():
@@ -247,7 +248,7 @@ def broken(site: Site) -> Site:
                 {
                     "op": "replace",
                     "path": "/sections/0/content/heading",
-                    "value": "The dark, as our visitors say, is worth the drive",
+                    "value": "The *dark*, as our visitors **say**, is worth the drive",
                 },
                 {"op": "replace", "path": "/sections/0/content/picture/alt", "value": ""},
                 {"op": "replace", "path": "/sections/2/content/picture/source", "value": "asset:lost"},

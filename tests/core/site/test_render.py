@@ -84,7 +84,7 @@ def test_every_token_that_css_uses_exists(site: Site) -> None:
     declared = set(re.findall(r"(--[\w-]+)\s*:", tokens_css(system, used_names())))
     # Where a picture is cropped and overlaid, and how a motif is drawn.
     own = set(re.findall(r"(?<=[{;])(--[\w-]+)\s*:", site_css() + motif_css(chosen, system)))
-    plain = {"--focus-x", "--focus-y", "--across", "--down", "--overlay", "--moves"}
+    plain = {"--focus-x", "--focus-y", "--across", "--down", "--overlay", "--moves", "--inside"}
     assert own == plain | {"--motif-wide", "--motif-whole", "--motif-down"}
     assert set(re.findall(r"var\((--[\w-]+)", site_css())) <= declared | own
 

@@ -40,7 +40,10 @@ export function emphasise(element: Element, name: 'em' | 'strong'): void {
     const same = around.nodeName.toLowerCase() === name;
     const parts = Array.from(around.childNodes);
     around.replaceWith(...parts);
-    if (same) return;
+    const [first, last] = [parts[0], parts[parts.length - 1]];
+    if (same || !first || !last) return;
+    range.setStartBefore(first);
+    range.setEndAfter(last);
   }
   const made = document.createElement(name);
   const inside = range.extractContents();
