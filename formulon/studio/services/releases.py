@@ -61,22 +61,25 @@ def publish(brand: Brand, author: User | None) -> Release:
 
 
 def guide_archive(brand: Brand) -> bytes:
-    """The style guide as it is now, as a ZIP that stands by itself. Fonts that may not leave the house stay out."""
-    site = load(brand)
-    kept_out = tuple(f"fonts/{font.id}/" for font in site.identity.fonts if font.restricted)
+    """The style guide as it is now, as a ZIP that stands by itself."""
     out = io.BytesIO()
     with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as package:
-        for path, data in sorted(guide_alone(site, resolve(site.identity, site.choices)).items()):
-            if not (kept_out and path.startswith(kept_out) and path.endswith(".woff2")):
-                package.writestr(zipfile.ZipInfo(path), data, zipfile.ZIP_DEFLATED)
+        for path, data in sorted(_guide(brand).items()):
+            package.writestr(zipfile.ZipInfo(path), data, zipfile.ZIP_DEFLATED)
     return out.getvalue()
 
 
 def guide_print(brand: Brand) -> bytes:
-    """The style guide as it is now, printed as PDF. Fonts that may not leave the house are in it as outlines of its letters,
-    as in any print."""
+    """The style guide as it is now, printed as PDF."""
+    return printed(_guide(brand), FILE)
+
+
+def _guide(brand: Brand) -> dict[str, bytes]:
+    """The files of the style guide. Fonts that may not leave the house stay out; their stand-ins are shown."""
     site = load(brand)
-    return printed(guide_alone(site, resolve(site.identity, site.choices)), FILE)
+    kept_out = tuple(f"fonts/{font.id}/" for font in site.identity.fonts if font.restricted)
+    made = guide_alone(site, resolve(site.identity, site.choices))
+    return {path: data for path, data in made.items() if not (path.startswith(kept_out) and path.endswith(".woff2"))}
 
 
 def archive(release: Release) -> bytes:
