@@ -4,12 +4,16 @@ A mask lets the colour through by its lightness, so a mark of several colours ke
 in full, the others more faintly. The order of a band follows from the seed; nothing is scattered.
 """
 
+import io
 import random
 from functools import lru_cache
 from typing import Literal
 from urllib.parse import quote
 
+import numpy as np
+import resvg_py
 from lxml import etree
+from PIL import Image
 
 from formulon.core.site.model import Page, Section, Site
 from formulon.core.system.lockup import size_of
@@ -78,6 +82,25 @@ def motif_css(site: Site, system: System) -> str:
         f"mask-size:calc({ratio:.4g}*var(--motif-large)) var(--motif-large);"
         f"--motif-wide:calc({ratio:.4g}*var(--motif-large));--motif-whole:{ratio:.4g};--motif-down:{whole}}}\n"
     )
+
+
+def painted(site: Site, system: System, how: str) -> float:
+    """The share, 0–1, of a motif's own box that its colour covers: the mean of its mask."""
+    drawing = _drawing(site)
+    if drawing is None:
+        return 0.0
+    inner, ratio = drawing
+    if how == "band":
+        motif = site.choices.motif
+        inner, ratio = _row(inner, ratio, system.tokens["motif/room"].value, motif.seed, motif.shape in SHAPES)
+    return _lightness(_svg(inner, 100 * ratio, 100))
+
+
+@lru_cache(maxsize=64)
+def _lightness(svg: str) -> float:
+    png = resvg_py.svg_to_bytes(svg_string=svg, height=100, skip_system_fonts=True)
+    pixels = np.asarray(Image.open(io.BytesIO(bytes(png))).convert("RGBA"), dtype=float)
+    return float((pixels[..., :3].mean(axis=2) * pixels[..., 3]).mean() / 255**2)
 
 
 def _drawing(site: Site) -> tuple[str, float] | None:

@@ -180,7 +180,10 @@ class _View:
     def motif(self, section: Section) -> Markup:
         """The brand motif, where it stands in the section."""
         how = self.motifs.get(section.id)
-        return Markup('<div class="motif motif--{}" aria-hidden="true"></div>').format(how) if how else Markup("")
+        if how is None:
+            return Markup("")
+        share = Markup(' data-share="{:.3f}"').format(motif.painted(self.site, self.system, how)) if self.preview else ""
+        return Markup('<div class="motif motif--{}" aria-hidden="true"{}></div>').format(how, share)
 
     def card(self, section: Section) -> Markup:
         """The attribute that puts a card on another ground."""

@@ -1,12 +1,14 @@
 """The brand motif: its colours, measures and order."""
 
+import math
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
-from formulon.core.site.motif import motif_css, places
+from formulon.core.site.motif import motif_css, painted, places
 from formulon.core.site.planner import plan
 from formulon.core.system.choices import GROUNDS, Choices
 from formulon.core.system.identity import BrandColor, BrandRule, Identity
@@ -95,3 +97,12 @@ def test_a_large_one_stands_only_where_no_picture_does() -> None:
     pictured = [s.id for s in home.sections if s.content.get("picture") and s.kind in ("hero", "picture_text")]
     assert pictured and not set(pictured) & set(found)
     assert found[home.sections[-1].id] == "accent" and found["footer"] == "band"
+
+
+def test_what_it_covers_of_its_box() -> None:
+    """A ring of radii 50 and 26 in a box of 100 by 100 covers π (50² - 26²) / 100²; in a band each has a quarter of room beside it."""
+    site = plan(quillmoor_identity(), chosen(shape="ring"))
+    system = resolve(site.identity, site.choices)
+    ring = math.pi * (50**2 - 26**2) / 100**2
+    assert painted(site, system, "accent") == pytest.approx(ring, abs=0.01)
+    assert painted(site, system, "band") == pytest.approx(ring / 1.25, abs=0.01)

@@ -55,3 +55,13 @@ test('where texts stand on a picture the overlay is painted in the colour of the
   expect(cover('even')).toEqual({ picture: 40000, 'ground/deep/background': 60000 });
   expect(cover('foot')).toEqual({ picture: 70000, 'ground/deep/background': 30000 });
 });
+
+test('a motif covers its share of its box, and its ground the rest', () => {
+  const areas = paintedAreas(
+    page(`<section data-section="a" data-ground="deep" data-box="0 0 1000 400">
+      <div class="motif motif--band" data-share="0.25" data-box="0 360 1000 40"></div></section>`),
+    {},
+  );
+  expect(areas['ground/deep/motif']).toBe(10_000);
+  expect(areas['ground/deep/background']).toBe(390_000);
+});

@@ -24,7 +24,13 @@ export function paintedAreas(document: Document, drawn: Record<string, Record<st
       // Where a card lies on a picture the place is counted once.
       if (inner.matches('.picture')) for (const card of cards) left += area(clipped(part, card));
     }
-    add(`ground/${ground.getAttribute('data-ground')}/background`, left);
+    const name = `ground/${ground.getAttribute('data-ground')}`;
+    for (const motif of Array.from(ground.querySelectorAll<HTMLElement>('.motif')).filter(own)) {
+      const drawn = motifArea(motif);
+      add(`${name}/motif`, drawn);
+      left -= drawn;
+    }
+    add(`${name}/background`, left);
   }
   for (const button of Array.from(document.querySelectorAll('.button--primary')))
     add(
@@ -42,6 +48,18 @@ export function paintedAreas(document: Document, drawn: Record<string, Record<st
     for (const [number, share] of Object.entries(shares ?? {})) add(`picture/${number}`, size * share);
   }
   return areas;
+}
+
+/** What a motif's drawing covers: its share of a band, or of the one large drawing that is cropped by its box. */
+function motifArea(motif: HTMLElement): number {
+  const style = motif.ownerDocument.defaultView?.getComputedStyle(motif);
+  const pad = parseFloat(style?.paddingTop ?? '') || 0;
+  const box = rect(motif);
+  const [width, height] = [box.right - box.left, box.bottom - box.top - 2 * pad];
+  const mask = (style?.maskSize ?? '').split(' ').map((size) => (size.endsWith('px') ? parseFloat(size) : Infinity));
+  const one = motif.classList.contains('motif--accent');
+  const [wide, high] = one ? [Math.min(width, mask[0] ?? width), Math.min(height, mask[1] ?? height)] : [width, height];
+  return wide * high * Number(motif.getAttribute('data-share') ?? 0);
 }
 
 /** How much of a picture the ground covers, 0–1, where texts stand on it: the mean of the overlay. */
