@@ -176,6 +176,20 @@ def test_boxes_of_cards_are_as_wide_as_predicted(tab: Page, tmp_path: Path, styl
 
 
 def test_predicted_targets_are_what_chromium_shows(site: Site, folder: Path, tab: Page) -> None:
+    check_targets(site, folder, tab)
+
+
+def test_a_small_button_in_the_header_is_as_large_as_predicted(site: Site, tmp_path: Path, tab: Page) -> None:
+    small = site.with_choices(Choices.model_validate({"buttons": {"small_in_header": True, "arrow": "after"}}))
+    for name, data in render(small, resolve(small.identity, small.choices)).items():
+        (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
+        (tmp_path / name).write_bytes(data)
+    check_targets(small, tmp_path, tab)
+    tall = tab.evaluate("[...document.querySelectorAll('.header .button, .hero .button')].map(e => e.offsetHeight)")
+    assert tall[0] < tall[1]
+
+
+def check_targets(site: Site, folder: Path, tab: Page) -> None:
     system = resolve(site.identity, site.choices)
     for width in (360, 1280):
         page = site.pages[0]

@@ -224,7 +224,8 @@ class _Prediction:
 
     def action_size(self, place: Place, section: Section, slot: Slot, label: str, width: int) -> tuple[float, float]:
         arrow = self.site.choices.buttons.arrow != "none" and slot.variant != "text"
-        wide, high = action_size(self.system, slot.variant, label, width, language=self.language, arrow=arrow)
+        small = section.kind == "header" and self.site.choices.buttons.small_in_header
+        wide, high = action_size(self.system, slot.variant, label, width, language=self.language, arrow=arrow, small=small)
         if (
             self.site.choices.buttons.full_on_phones
             and width < GRID_FROM

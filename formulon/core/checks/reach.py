@@ -45,6 +45,7 @@ def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
     for fact in facts:
         if isinstance(fact, TextRun) and fact.scheme == first:
             _text(found, fact)
+            _pressed(found, fact, site)
         elif isinstance(fact, PictureFact):
             _picture(found, fact)
             asset = site.asset(fact.source[6:]) if fact.source.startswith("asset:") else None
@@ -62,7 +63,7 @@ def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
         if token.alias and token.path.startswith("ramp/") and token.path in found:
             found[token.alias].update(found[token.path])
     return {
-        path: [Use(page, section, count) for (page, section), count in found[path].items()] if path in found else []
+        path: [Use(page, section, count) for (page, section), count in found.get(path, Counter()).items() if count]
         for path in system.tokens
     }
 
@@ -95,6 +96,27 @@ def _text(found: dict[str, Counter[tuple[str, str]]], run: TextRun) -> None:
         found[f"type/{run.step}/{part}"][at] += 1
 
 
+def _pressed(found: dict[str, Counter[tuple[str, str]]], run: TextRun, site: Site) -> None:
+    """The measures that a button or a link is drawn with, which base.css gives to all of them."""
+    at, choices = (run.place.page, run.place.section), site.choices
+    variant, label, state = [*run.ink.split("/"), "", ""][:3]
+    if run.tag != "a" or state not in ("", "rest"):
+        return
+    paths = ["button/least", "link/padding-block"]
+    if label and variant != "text":
+        small = choices.buttons.small_in_header and run.place.section == site.frame.header.id
+        size = "button/small-padding" if small else "button/padding"
+        paths = ["button/least", f"{size}-block", f"{size}-inline", "shape/button-radius", "shape/border"]
+        paths += ["shape/radius"] if choices.corners.button is None else []
+        paths += ["button/phone-width"] if run.place.section != site.frame.header.id else []
+        paths += ["icon/stroke", "icon/cap", "icon/join"] if choices.buttons.arrow != "none" else []
+        raised = choices.buttons.raised and variant == "primary"
+        paths += [f"elevation/{part}" for part in ("across", "down", "blur", "strength")] if raised else []
+    paths += ["motion/duration", "motion/easing"] if choices.motion != "none" else []
+    for path in paths:
+        found[path][at] += 1
+
+
 def _picture(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact) -> None:
     if fact.source.startswith("drawn:"):
         for number in set(re.findall(r'class="f(\d)"', pictures.draw(fact.source))):
@@ -121,6 +143,10 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
         found[f"ground/{section.ground}/line"][at] += lines
     if section.kind in ("header", "footer"):
         found[f"logo/{section.ground}"][at] += 1
+        chosen = system.mark(section.ground)
+        if chosen.mark:
+            found[f"mark/{section.kind}-height"][at] += 1
+            found["mark/clear-space"][at] += bool(chosen.plate or choices.logo.name_beside)
         found[f"ground/{section.ground}/focus"][at] += section.kind == "header"
         found[f"ground/{section.ground}/focus-inner"][at] += section.kind == "header"
     if section.kind == "call_to_action" and section.layout == "sweep" and not found["motif/large"][at]:
@@ -128,6 +154,8 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
             found[f"picture/{number}"][at] += 1
     for path in _measures(section.kind) & system.tokens.keys():
         found[path][at] += 1
+        part = path.removeprefix("shape/").removesuffix("-radius")
+        found["shape/radius"][at] += path.endswith("-radius") and getattr(choices.corners, part, 0) is None
 
 
 def _motif(found: dict[str, Counter[tuple[str, str]]], page: str, section: Section, how: str | None) -> None:

@@ -60,6 +60,7 @@ def action_size(
     room: float = math.inf,
     language: str = "en",
     arrow: bool = False,
+    small: bool = False,
 ) -> tuple[float, float]:
     """Width and height in px of a button or a text button. Its label wraps where it is wider than the room."""
     step = system.steps["label"]
@@ -67,8 +68,9 @@ def action_size(
     size = step.size(viewport)
     plain = variant == "text"
     border = 0.0 if plain else 2 * px(system, "shape/border", 360)
-    block = px(system, "link/padding-block" if plain else "button/padding-block", 360)
-    inline = (0.0 if plain else px(system, "button/padding-inline", 360)) * 2 * size + border
+    kind = "button/small-" if small else "button/"
+    block = px(system, "link/padding-block" if plain else f"{kind}padding-block", 360)
+    inline = (0.0 if plain else px(system, f"{kind}padding-inline", 360)) * 2 * size + border
     least = px(system, "button/least", 360)
     inline += 1.75 * size if arrow else 0.0  # the arrow is 1.25 em wide, half an em from the label
     wide, lines = text_width(step.family, step.weight, label, size, step.tracking) + inline, 1

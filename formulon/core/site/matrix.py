@@ -13,6 +13,7 @@ from formulon.core.site.render import Preview, environment, section_css, site_cs
 from formulon.core.system.buttons import VARIANTS
 from formulon.core.system.choices import GROUNDS
 from formulon.core.system.css import drawn_css
+from formulon.core.system.identity import Identity
 from formulon.core.system.model import System
 
 STATES = ("rest", "hover", "pressed", "focus", "disabled", "busy")
@@ -50,8 +51,19 @@ def shared(site: Site) -> dict[str, object]:
     first = min(labels, key=len, default="Read more")
     return {
         "states": STATES, "variants": VARIANTS, "icon": icon, "card_ground": card_ground, "arrow": site.choices.buttons.arrow,
-        "cards": site.choices.cards, "raised": site.choices.buttons.raised, "label": first, "words": site.identity.name,
+        "cards": site.choices.cards, "raised": site.choices.buttons.raised, "label": first, "words": site.identity.name, **_texts(site.identity),
     }  # fmt: skip
+
+
+def _texts(identity: Identity) -> dict[str, object]:
+    """What a quote, a list and a table are filled with: the brand's own words, and what they are where it has none yet."""
+    contact = identity.contact
+    rows = [("Where", identity.place), ("Phone", contact.phone), ("Email", contact.email)]
+    return {
+        "saying": identity.strapline or identity.does or "A quote",
+        "listed": [offer.name for offer in identity.offers[:4]] or ["First of a list", "Second", "Third"],
+        "facts": [row for row in rows if row[1]] or [("A row", "of a table"), ("Another", "below it")],
+    }
 
 
 def _labels(content: dict[str, object]) -> list[str]:

@@ -217,8 +217,9 @@ class _View:
         href = Markup(' href="{}"').format(to) if to else ""
         arrow = self.site.choices.buttons.arrow if slot.variant != "text" else "none"
         drawn = icon("arrow-right") if arrow != "none" else Markup("")
-        return Markup('<a class="button button--{}"{}{}>{}<span{}>{}</span>{}</a>').format(
-            slot.variant, href, Markup(' role="link" aria-disabled="true"') if not href else "",
+        small = " button--small" if section.kind == "header" and self.site.choices.buttons.small_in_header else ""
+        return Markup('<a class="button button--{}{}"{}{}>{}<span{}>{}</span>{}</a>').format(
+            slot.variant, small, href, Markup(' role="link" aria-disabled="true"') if not href else "",
             drawn if arrow == "before" else "", self._slot(path + "/label"), _placeholders(value["label"]),
             drawn if arrow == "after" else "",
         )  # fmt: skip

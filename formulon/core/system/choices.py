@@ -73,6 +73,7 @@ class Buttons(Model):
     arrow: Literal["none", "before", "after"] = "none"
     full_on_phones: bool = False
     least: Literal[24, 44] = 24
+    small_in_header: bool = Field(default=False, description="The header's button is a small one.")
     raised: bool = Field(default=False, description="The main button casts the shadow of the elevation.")
 
 

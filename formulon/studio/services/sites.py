@@ -143,6 +143,7 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
         style.pictures,
         style.buttons.arrow,
         style.buttons.raised,
+        style.buttons.small_in_header,
         style.logo.name_beside,
         style.logo.plates,
         style.grain > 0,

@@ -10,12 +10,16 @@ import tinycss2
 from lxml import html as lxml_html
 
 from formulon.core.checks.effect import effect
+from formulon.core.checks.facts import Target
 from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import reach
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.model import Site
+from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render_page, site_css
+from formulon.core.system.choices import Choices
+from formulon.core.system.identity import Identity
 from formulon.core.system.model import System
 from formulon.core.system.resolve import resolve
 
@@ -141,3 +145,20 @@ def test_a_change_of_the_header_reaches_every_page(site: Site) -> None:
 def test_no_change_has_no_effect(site: Site) -> None:
     found = effect(site, site)
     assert (found.tokens, found.sections, found.turned) == ([], [], [])
+
+
+def test_measures_of_buttons_links_and_marks_are_used_where_those_stand(quillmoor: Identity) -> None:
+    """A token that is listed as unused is named by no rule that anything on a page is drawn with."""
+    site = plan(quillmoor)
+    system = resolve(site.identity, site.choices)
+    found = reach(site, system, predict(site, system))
+    never = {path for path, uses in found.items() if not uses and path.split("/")[0] in ("button", "link", "shape", "mark")}
+    assert never == {  # no field stands on these pages, no small button, and what a mark needs at least is no measure of it
+        "shape/field-radius", "button/small-padding-block", "button/small-padding-inline", "mark/least-height", "mark/clear-space",
+    }  # fmt: skip
+    buttons = sum(1 for f in predict(site, system) if isinstance(f, Target) and f.kind == "button")
+    assert sum(use.count for use in found["button/padding-inline"]) == buttons
+    moving = site.with_choices(Choices.model_validate({"motion": "calm", "buttons": {"small_in_header": True}}))
+    system = resolve(moving.identity, moving.choices)
+    found = reach(moving, system, predict(moving, system))
+    assert {use.section for use in found["button/small-padding-inline"]} == {"header"} and found["motion/duration"]

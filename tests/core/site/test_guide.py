@@ -56,8 +56,11 @@ def test_the_matrix_has_every_state_on_every_ground_in_use(site: Site) -> None:
     sections = having(page, "matrix")
     assert [section.get("data-ground") for section in sections] == [ground for ground, _ in grounds_in_use(site)]
     for section in sections:
-        rows = section.xpath(".//tbody/tr")
+        rows = section.xpath(".//table[@class='states']/tbody/tr")
         assert [row.findtext("th") for row in rows] == [*VARIANTS, "small"]
+        (saying,), items = section.xpath(".//blockquote"), section.xpath(".//ul[@class='list']/li")
+        assert saying.text == site.identity.strapline and [one.text for one in items] == [o.name for o in site.identity.offers]
+        assert section.xpath(".//table[@class='table']//td")[0].text == site.identity.place
         assert all(len(having(row, "button")) == len(STATES) for row in rows)
         kinds = {node.get("type") or node.tag for node in section.xpath(".//input|.//select|.//textarea")}
         assert {"select", "textarea", "checkbox", "radio", "file"} <= kinds

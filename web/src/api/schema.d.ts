@@ -964,6 +964,12 @@ export interface components {
              */
             least: components["schemas"]["LeastEnum"];
             /**
+             * Small In Header
+             * @description The header's button is a small one.
+             * @default false
+             */
+            small_in_header: boolean;
+            /**
              * Raised
              * @description The main button casts the shadow of the elevation.
              * @default false

@@ -98,6 +98,11 @@ const SWITCHES: { path: string; label: string; now: (choices: Choices) => boolea
     label: 'Buttons as wide as the phone',
     now: (choices) => choices.buttons?.full_on_phones ?? false,
   },
+  {
+    path: '/buttons/small_in_header',
+    label: 'A small button in the header',
+    now: (choices) => choices.buttons?.small_in_header ?? false,
+  },
   { path: '/buttons/raised', label: 'The main button is raised', now: (choices) => choices.buttons?.raised ?? false },
 ];
 
