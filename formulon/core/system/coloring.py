@@ -303,6 +303,18 @@ class Coloring:
                 swatch, what = made_for_here(parse_color(pins[path]).rgb, ""), f"Pinned at {pins[path]}."
             self.add(path, swatch, "pinned" if path in pins else "derived", what)
 
+    def elsewhere(self, marks: list[Mark], ground: Ground) -> logo.Elsewhere | None:
+        """The colour of another ground that header or footer could stand on, where a mark is seen well; logos stand there."""
+        if ground.name not in ("navigation", "footer"):
+            return None
+        seen = [
+            logo.Elsewhere(one.swatch.reference, one.swatch.label, logo.choose(marks, one.name, one.rgb).visibility)
+            for one in self.grounds.values()
+            if one.swatch.reference and one.rgb != ground.rgb
+        ]
+        best = max(seen, key=lambda one: one.visibility, default=None)
+        return best if best and best.visibility >= logo.GOOD else None
+
     def mark(self, ground: Ground, twin: str | None) -> None:
         pinned = dict(self.rules.pins).get(f"logo/{ground.name}")
         marks = [m for m in self.given_marks if m.id == pinned] or self.given_marks
@@ -316,7 +328,8 @@ class Coloring:
         elif pinned is not None:
             self.conflicts.append(ways.lost_pin(f"logo/{ground.name}", pinned, self.rules.scheme))
         self.marks[ground.name] = chosen
-        told, conflict = logo.told(chosen, ground.name, ground.rgb, self.rules.scheme, plated)
+        other = self.elsewhere(marks, ground) if chosen.mark and chosen.visibility < logo.GOOD else None
+        told, conflict = logo.told(chosen, ground.name, ground.rgb, self.rules.scheme, plated, other)
         if conflict:
             # The same colour has the same conflict: it is told once.
             self.conflicts.append(replace(conflict, cause=f"logo/{twin}") if twin else conflict)

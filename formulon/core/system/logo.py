@@ -3,7 +3,7 @@
 import io
 import math
 from collections.abc import Mapping
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
 import numpy as np
@@ -72,10 +72,25 @@ def plate_of(ground: str, grounds: Mapping[str, RGB]) -> str:
     return max(("paper", "deep"), key=lambda name: contrast_ratio(grounds[name], grounds[ground]))
 
 
+@dataclass(frozen=True, slots=True)
+class Elsewhere:
+    """A colour on which a mark is seen better than where it stands: what a wire writes for it, its name, and how much is seen."""
+
+    reference: str
+    label: str
+    visibility: float
+
+
 def told(
-    chosen: MarkOnGround, ground: str, rgb: RGB, scheme: Scheme, plated: MarkOnGround | None = None
+    chosen: MarkOnGround,
+    ground: str,
+    rgb: RGB,
+    scheme: Scheme,
+    plated: MarkOnGround | None = None,
+    other: Elsewhere | None = None,
 ) -> tuple[str, Conflict | None]:
-    """Why a ground has its mark, and the conflict where none is seen well. `plated` is what could be had on a plate."""
+    """Why a ground has its mark, and the conflict where none is seen well. `plated` is what could be had on a plate, `other`
+    the colour of another ground that this one could have."""
     if chosen.mark is None:
         return "The brand has no mark yet; its name is set in the heading ink.", None
     seen = math.floor(chosen.visibility * 100)
@@ -91,6 +106,10 @@ def told(
     if plated and plated.visibility >= GOOD:
         label = f"A plate in the colour of {plated.plate}, where {math.floor(plated.visibility * 100)} % is seen"
         ways.append(Alternative(label, ({"op": "add", "path": "/logo/plates/-", "value": ground},)))
+    if other:
+        role = f"dark:{ground}" if scheme == "dark" else ground
+        label = f"{other.label} for the {ground}, where {math.floor(other.visibility * 100)} % is seen"
+        ways.append(Alternative(label, ({"op": "add", "path": f"/wires/{role}", "value": other.reference},)))
     conflict = Conflict(
         "mark-unseen", f"logo/{ground}", ground, "mark", "", to_hex(rgb), chosen.visibility, GOOD, message, tuple(ways),
         scheme=scheme,

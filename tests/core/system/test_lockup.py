@@ -92,3 +92,15 @@ def test_a_plate_makes_an_unseen_mark_seen() -> None:
     plated = resolve(identity, Choices(logo=Logo(plates=["deep"])))
     assert plated.marks["deep"].plate == "paper" and plated.marks["deep"].visibility == 1
     assert not [one for one in plated.conflicts if one.code == "mark-unseen" and one.ground == "deep"]
+
+
+def test_where_no_mark_is_seen_in_the_header_another_ground_is_offered() -> None:
+    identity = brand()
+    choices = Choices(wires={"navigation": "ink"})  # the only mark is in that colour
+    unseen = next(one for one in resolve(identity, choices).conflicts if one.path == "logo/navigation")
+    plate, ground = unseen.alternatives
+    assert "plate" in plate.label and "Chalk for the navigation" in ground.label
+    (operation,) = ground.patch
+    mended = resolve(identity, choices.model_copy(update={"wires": {"navigation": operation["value"]}}))
+    assert not [one for one in mended.conflicts if one.path == "logo/navigation"]
+    assert mended.marks["navigation"].visibility == 1
