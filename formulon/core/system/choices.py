@@ -78,12 +78,14 @@ class Buttons(Model):
 
 
 class Logo(Model):
-    """Heights of the mark in px: in the header at 360 and at 1280 px of viewport, and in the footer; whether the name stands as
+    """Heights of the mark in px, at 360 and at 1280 px of viewport: in the header, and in the footer, where the first follows
+    the second unless it is set; whether the name stands as
     text beside a symbol; and the grounds on which the mark stands on a plate of another colour."""
 
     header_small: float = Field(default=44, ge=16, le=120)
     header_large: float = Field(default=44, ge=16, le=160)
     footer: float = Field(default=56, ge=16, le=200)
+    footer_small: float | None = Field(default=None, ge=16, le=160)
     name_beside: bool = False
     plates: list[str] = Field(default_factory=list, max_length=7)
 

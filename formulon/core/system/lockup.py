@@ -7,7 +7,7 @@ from formulon.core.system.choices import Choices
 from formulon.core.system.fluid import fluid
 from formulon.core.system.identity import Identity, Mark
 from formulon.core.system.mark_shapes import MarkShape, shape_of
-from formulon.core.system.model import Alternative, Conflict, Token
+from formulon.core.system.model import Alternative, Conflict, Origin, Token
 
 CLEAR = 0.25  # of the mark's height; where neither the guideline nor the brand says (common practice)
 UNSEEN = 0.5  # CSS px; a stroke below that fades on any screen, also where two device pixels make one of CSS
@@ -58,12 +58,12 @@ def clear_space(identity: Identity) -> tuple[float, str]:
 def tokens(identity: Identity, choices: Choices, mark: Mark | None) -> Iterator[Token]:
     """Heights and clear space, and the least height of the mark that stands in the header."""
     logo = choices.logo
-    chosen = (logo.header_small, logo.header_large) != (44, 44)
-    css = f"{logo.header_small:g}px" if logo.header_small == logo.header_large else fluid(logo.header_small, logo.header_large)
-    value = {"small": logo.header_small, "large": logo.header_large, "unit": "px"}
-    reason = "The height of the mark in the header."
-    yield Token("mark/header-height", "dimension", value, css, "chosen" if chosen else "derived", reason)
-    yield _px("mark/footer-height", logo.footer, "chosen" if logo.footer != 56 else "derived", "Its height in the footer.")
+    footer = (logo.footer if logo.footer_small is None else logo.footer_small, logo.footer)
+    for place, (small, large), usual in (("header", (logo.header_small, logo.header_large), 44), ("footer", footer, 56)):
+        css = f"{small:g}px" if small == large else fluid(small, large)
+        value = {"small": small, "large": large, "unit": "px"}
+        origin: Origin = "derived" if (small, large) == (usual, usual) else "chosen"
+        yield Token(f"mark/{place}-height", "dimension", value, css, origin, f"The height of the mark in the {place}.")
     share, why = clear_space(identity)
     yield Token("mark/clear-space", "number", round(share, 3), f"{share:.3g}", "derived", why)
     if mark:

@@ -4,6 +4,7 @@ import numpy as np
 import pytest
 
 from formulon.core.system.choices import Choices, Logo
+from formulon.core.system.fluid import fluid
 from formulon.core.system.identity import BrandColor, BrandRule, Identity, Mark
 from formulon.core.system.lockup import clear_space, least_height
 from formulon.core.system.mark_shapes import pieces, shape_of
@@ -104,3 +105,10 @@ def test_where_no_mark_is_seen_in_the_header_another_ground_is_offered() -> None
     mended = resolve(identity, choices.model_copy(update={"wires": {"navigation": operation["value"]}}))
     assert not [one for one in mended.conflicts if one.path == "logo/navigation"]
     assert mended.marks["navigation"].visibility == 1
+
+
+def test_the_footers_mark_has_a_height_for_phones_of_its_own() -> None:
+    one = resolve(brand(), Choices(logo=Logo(footer=80))).tokens["mark/footer-height"]
+    assert one.css == "80px" and one.value == {"small": 80, "large": 80, "unit": "px"}
+    two = resolve(brand(), Choices(logo=Logo(footer=80, footer_small=40))).tokens["mark/footer-height"]
+    assert two.css == fluid(40, 80) and two.origin == "chosen"

@@ -1868,7 +1868,8 @@ export interface components {
         };
         /**
          * Logo
-         * @description Heights of the mark in px: in the header at 360 and at 1280 px of viewport, and in the footer; whether the name stands as
+         * @description Heights of the mark in px, at 360 and at 1280 px of viewport: in the header, and in the footer, where the first follows
+         *     the second unless it is set; whether the name stands as
          *     text beside a symbol; and the grounds on which the mark stands on a plate of another colour.
          */
         Logo: {
@@ -1887,6 +1888,11 @@ export interface components {
              * @default 56
              */
             footer: number;
+            /**
+             * Footer Small
+             * @default null
+             */
+            footer_small: number | null;
             /**
              * Name Beside
              * @default false

@@ -8,15 +8,16 @@ import { ChoiceSlider } from './ChoiceSlider';
 import { MadeMarks } from './MadeMarks';
 
 type Logo = NonNullable<Choices['logo']>;
-const slider = (key: 'header_small' | 'header_large' | 'footer') => ({
+const slider = (key: 'header_small' | 'header_large' | 'footer' | 'footer_small') => ({
   path: `/logo/${key}`,
-  value: (choices: Choices) => choices.logo?.[key] ?? 44,
+  value: (choices: Choices) => choices.logo?.[key] ?? choices.logo?.footer ?? 44,
   put: (choices: Choices, value: number) => ({ ...choices, logo: { ...(choices.logo as Logo), [key]: value } }),
 });
 const SLIDERS = [
   { label: 'In the header, phones', min: 16, max: 120, step: 1, unit: ' px', ...slider('header_small') },
   { label: 'In the header, desktops', min: 16, max: 160, step: 1, unit: ' px', ...slider('header_large') },
-  { label: 'In the footer', min: 16, max: 200, step: 1, unit: ' px', ...slider('footer') },
+  { label: 'In the footer, phones', min: 16, max: 160, step: 1, unit: ' px', ...slider('footer_small') },
+  { label: 'In the footer, desktops', min: 16, max: 200, step: 1, unit: ' px', ...slider('footer') },
 ];
 
 /** The logo: its sizes and clear space, the mark that is seen best on each ground, and variants that could be made. */
