@@ -20,7 +20,7 @@ _TYPES = {
 }
 _HEADERS = {
     "Content-Security-Policy": (
-        "default-src 'none'; style-src 'self'; img-src 'self'; font-src 'self'; manifest-src 'self'; base-uri 'none'; "
+        "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; manifest-src 'self'; base-uri 'none'; "
         "form-action 'none'"
     ),
     "X-Content-Type-Options": "nosniff",

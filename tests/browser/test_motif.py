@@ -1,8 +1,11 @@
 """The motif on pages as Chromium lays them out, and chosen in the studio."""
 
+import io
+import re
 from pathlib import Path
 
 import pytest
+from PIL import Image
 from playwright.sync_api import Browser, Page, expect
 
 from formulon.core.site.planner import plan
@@ -76,6 +79,34 @@ def test_it_is_chosen_sized_and_reordered(page: Page, demo: str) -> None:
     page.get_by_role("button", name="Undo").click()
     expect(band).to_have_css("height", "49px")
     assert violations(page) == []
+
+
+def test_it_is_drawn_on_the_published_page(page: Page, demo: str) -> None:
+    """Under the policy of the host, which a file opened from a disk does not have."""
+    open_demo(page)
+    stage(page, "System")
+    page.get_by_role("tab", name="Shape and buttons").click()
+    page.get_by_role("group", name="Its shape").get_by_role("button", name="ring").click()
+    page.get_by_label("Grain of photographs").focus()
+    page.keyboard.press("ArrowRight")
+    expect(page.get_by_role("button", name="Undo")).to_have_attribute("title", re.compile("Grain"))
+    expect(page.get_by_text("All saved")).to_be_visible()
+    stage(page, "Release")
+    page.get_by_role("button", name="Release r1").last.click()
+    address = page.get_by_role("link", name="http://127.0.0.1").get_attribute("href")
+    visitor = page.context.new_page()
+    said: list[str] = []
+    visitor.on("console", lambda message: said.append(message.text))
+    visitor.goto(str(address))
+    # What the policy holds back is said on the console; what is drawn differs from its ground.
+    band = visitor.locator(".footer .motif--band")
+    band.scroll_into_view_if_needed()
+    drawn = Image.open(io.BytesIO(band.screenshot())).convert("RGB")
+    assert len(drawn.getcolors(100_000) or []) > 20  # the ground, the ring, and its smoothed edges
+    visitor.evaluate("document.body.insertAdjacentHTML('beforeend', '<div class=\"picture picture--photo\"><img alt></div>')")
+    visitor.wait_for_timeout(300)
+    assert said == []
+    visitor.close()
 
 
 def test_pictures_by_place_have_their_own_proportions_and_corners(page: Page, demo: str) -> None:
