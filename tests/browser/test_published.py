@@ -208,6 +208,28 @@ def test_a_small_button_in_the_header_is_as_large_as_predicted(site: Site, tmp_p
         assert (wide, high) == pytest.approx(target.sizes[width], abs=1) and high < others
 
 
+def test_grain_is_seen_and_leaves_a_photograph_as_light_as_it_was(tmp_path: Path, tab: Page) -> None:
+    shades = []
+    Image.new("RGB", (300, 200), (120, 90, 140)).save(tmp_path / "photo.png")
+    for grain in (0.0, 0.6):
+        choices = Choices.model_validate({"grain": grain})
+        site = plan(quillmoor_identity(), choices)
+        for name, data in render(site, resolve(site.identity, choices)).items():
+            if name.endswith(".css"):
+                (tmp_path / name).write_bytes(data)
+        (tmp_path / "page.html").write_text(
+            "<!doctype html><link rel=stylesheet href=tokens.css><link rel=stylesheet href=site.css>"
+            f"<body class='pictures-natural {'pictures-grained' if grain else ''}'><div class='picture picture--card picture--photo'>"
+            "<img src=photo.png></div>"
+        )
+        tab.set_viewport_size({"width": 400, "height": 300})
+        tab.goto((tmp_path / "page.html").as_uri())
+        shades.append(np.asarray(Image.open(io.BytesIO(tab.screenshot())).convert("RGB"), dtype=float)[40:260, 40:360])
+    calm, grained = shades
+    assert calm.std(axis=(0, 1)).max() < 0.5 < 5 < grained.std(axis=(0, 1)).min()
+    assert grained.mean(axis=(0, 1)) == pytest.approx(calm.mean(axis=(0, 1)), abs=6)
+
+
 # Each line of the texts that stand on a picture: words, left edge, the middle of its box, in px of the section.
 LINES = """() => [...document.querySelectorAll('.hero--cover')].map(section => {
   const box = section.getBoundingClientRect();
