@@ -20,6 +20,7 @@ CHANGES: list[dict[str, Any]] = [
     {"logo": {"plates": ["navigation"]}}, {"wires": {"navigation": "night"}}, {"pins": {"logo/footer": "quillmoor-symbol"}},
     {"rhythm": {"middle": ["brand"]}}, {"motif": MOTIF}, {"motif": MOTIF | {"seed": 7}}, {"motif": MOTIF | {"shape": "ray"}},
     {"motif": MOTIF | {"places": {"footer": "accent"}}},
+    {"motif": MOTIF, "pins": {"motif/order": "9", "motif/room": "0.5"}},
     # What is shown by tokens alone.
     {"radius": 20}, {"density": 1.2}, {"motion": "calm"}, {"scale": {"size": 1.2}}, {"buttons": {"border": 3}},
     {"picture_kinds": {"card": {"ratio": "1:1"}}}, {"wires": {"paper/link": "night"}}, {"logo": {"header_large": 60}},

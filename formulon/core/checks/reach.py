@@ -161,7 +161,7 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
 def _motif(found: dict[str, Counter[tuple[str, str]]], page: str, section: Section, how: str | None) -> None:
     if how:
         size = "large" if how == "accent" else "size"
-        for path in (f"ground/{section.ground}/motif", f"motif/{size}", "motif/room", "motif/shape"):
+        for path in (f"ground/{section.ground}/motif", f"motif/{size}", "motif/room", "motif/shape", "motif/order"):
             found[path][page, section.id] += 1
 
 

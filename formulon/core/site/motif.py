@@ -8,13 +8,13 @@ import io
 import random
 from functools import lru_cache
 from typing import Literal
-from urllib.parse import quote
 
 import numpy as np
 import resvg_py
 from lxml import etree
 from PIL import Image
 
+from formulon.core.site.addresses import data_address
 from formulon.core.site.model import Page, Section, Site
 from formulon.core.system.lockup import size_of
 from formulon.core.system.mark_shapes import shape_of
@@ -70,15 +70,15 @@ def motif_css(site: Site, system: System) -> str:
     if "motif/shape" not in system.tokens or drawing is None:
         return ""
     inner, ratio = drawing
-    motif = site.choices.motif
-    row, wide = _row(inner, ratio, system.tokens["motif/room"].value, motif.seed, motif.shape in SHAPES)
-    turn = random.Random(f"turn/{motif.seed}").randrange(4) * 90 if motif.shape in _ANY_WAY else 0
+    motif, seed = site.choices.motif, int(system.tokens["motif/order"].value)
+    row, wide = _row(inner, ratio, system.tokens["motif/room"].value, seed, motif.shape in SHAPES)
+    turn = random.Random(f"turn/{seed}").randrange(4) * 90 if motif.shape in _ANY_WAY else 0
     large = f'<g transform="rotate({turn} 50 50)">{inner}</g>' if turn else inner
-    side, whole = random.Random(f"side/{motif.seed}").choice(_SIDES)
+    side, whole = random.Random(f"side/{seed}").choice(_SIDES)
     return (
-        f'.motif--band{{mask-image:url("{_address(row, 100 * wide, 100)}");'
+        f'.motif--band{{mask-image:url("{data_address(_svg(row, 100 * wide, 100))}");'
         f"mask-size:calc({wide:.4g}*var(--motif-size)) var(--motif-size)}}\n"
-        f'.motif--accent{{mask-image:url("{_address(large, 100 * ratio, 100)}");mask-position:{side} 0;'
+        f'.motif--accent{{mask-image:url("{data_address(_svg(large, 100 * ratio, 100))}");mask-position:{side} 0;'
         f"mask-size:calc({ratio:.4g}*var(--motif-large)) var(--motif-large);"
         f"--motif-wide:calc({ratio:.4g}*var(--motif-large));--motif-whole:{ratio:.4g};--motif-down:{whole}}}\n"
     )
@@ -91,8 +91,8 @@ def painted(site: Site, system: System, how: str) -> float:
         return 0.0
     inner, ratio = drawing
     if how == "band":
-        motif = site.choices.motif
-        inner, ratio = _row(inner, ratio, system.tokens["motif/room"].value, motif.seed, motif.shape in SHAPES)
+        motif, seed = site.choices.motif, int(system.tokens["motif/order"].value)
+        inner, ratio = _row(inner, ratio, system.tokens["motif/room"].value, seed, motif.shape in SHAPES)
     return _lightness(_svg(inner, 100 * ratio, 100))
 
 
@@ -160,10 +160,6 @@ def _row(inner: str, ratio: float, room: float, seed: int, turns: bool) -> tuple
         elif rhythm[index % len(rhythm)]:
             parts.append(f'<g transform="translate({index * step * 100:.5g} 0)">{inner}</g>')
     return "".join(parts), step * _CELLS
-
-
-def _address(inner: str, width: float, height: float) -> str:
-    return "data:image/svg+xml," + quote(_svg(inner, width, height), safe="~()*!.'/:=; ,")
 
 
 def _svg(inner: str, width: float, height: float) -> str:

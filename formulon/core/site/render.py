@@ -6,12 +6,12 @@ from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
 from typing import Any
-from urllib.parse import quote
 
 import jinja2
 from markupsafe import Markup, escape
 
 from formulon.core.site import fonts, motif, pictures, touch_icons
+from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
 from formulon.core.site.icons import icon
@@ -21,6 +21,7 @@ from formulon.core.system.css import drawn_css, tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
+from formulon.core.system.motif import symbol
 from formulon.core.type import emphasis
 
 _FOLDER = Path(__file__).parent
@@ -132,9 +133,9 @@ def _placed(picture: Picture, standing: bool) -> dict[str, tuple[str, str]]:
 
 def favicon(site: Site, system: System) -> str:
     """The site's icon: the brand's symbol, or a disc in its colours where it has none."""
-    symbol = next((mark for mark in site.identity.marks if mark.kind == "symbol"), None)
-    if symbol:
-        return symbol.svg
+    mark = symbol(site.identity)
+    if mark:
+        return mark.svg
     deep, brand = system.css("ground/deep/background"), system.css("ground/brand/background")
     return (
         '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32">'
@@ -256,7 +257,7 @@ class _View:
     def _image(self, asset: Asset, alt: str, listed_sizes: str) -> Markup:
         """The brand's own picture: a drawing, or a photograph in as many sizes as there are."""
         if asset.svg:
-            address = _data_address(asset.svg) if self.preview else f"pictures/{asset.id}.svg"
+            address = data_address(asset.svg) if self.preview else f"pictures/{asset.id}.svg"
             return Markup('<img src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
                 address, alt, asset.width, asset.height
             )
@@ -355,7 +356,7 @@ def telephone(number: str) -> str:
 
 def address_of(mark: Mark, preview: Preview | None) -> str:
     """Where a mark's drawing lies: inside a preview, or beside the published pages."""
-    return _data_address(mark.svg) if preview else f"marks/{mark.id}.svg"
+    return data_address(mark.svg) if preview else f"marks/{mark.id}.svg"
 
 
 def names_beside(site: Site, mark: Mark) -> bool:
@@ -384,10 +385,6 @@ def _placeholders(text: str) -> Markup:
 def _addresses(text: Markup) -> Markup:
     """The text with a place to break after the @ of an address; see type/lines.py."""
     return Markup(re.sub(r"(?<=\w@)(?=\w)", "<wbr>", text))
-
-
-def _data_address(svg: str) -> str:
-    return "data:image/svg+xml," + quote(svg, safe="~()*!.'/:=; ")
 
 
 def slot_values(section: Section) -> Mapping[str, tuple[Slot, Any]]:

@@ -53,6 +53,8 @@ def measures(identity: Identity, choices: Choices) -> Iterator[Token]:
         "motif/large", "dimension", value, fluid(small, large), "derived", "A large motif, in step with the small ones."
     )
     said = f"The room around each motif, as a share of its height. {whence}"
+    order = f"Order {motif.seed} of its shapes; another number is another order."
+    yield Token("motif/order", "number", motif.seed, f"{motif.seed}", "chosen", order)
     yield Token("motif/room", "number", round(room, 3), f"{room:.3g}", "derived", said)
 
 

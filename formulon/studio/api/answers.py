@@ -1,7 +1,5 @@
 """Building the answers out of models and services."""
 
-from urllib.parse import quote
-
 from django.conf import settings
 from django.http import HttpRequest
 
@@ -11,6 +9,7 @@ from formulon.core.formats.identity_files import FORMS
 from formulon.core.formats.system_files import FORMS as SYSTEM_FORMS
 from formulon.core.identity.brief import AXES, described, missing, open_questions
 from formulon.core.identity.facts import GROUPS
+from formulon.core.site.addresses import data_address
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.model import Asset
 from formulon.core.site.render import WIDTHS, preview_tokens
@@ -79,7 +78,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
 def _picture_address(brand: Brand, asset: Asset) -> str:
     """The smallest size of a photograph, or a drawing as a data address."""
     if asset.svg:
-        return "data:image/svg+xml," + quote(asset.svg, safe="~()*!.'/:=; ")
+        return data_address(asset.svg)
     smallest = min(asset.renditions, key=lambda one: one.width)
     return f"/api/brands/{brand.pk}/pictures/{asset.id}-{smallest.width}.webp"
 

@@ -1,9 +1,12 @@
-"""Type: pairs for the brand's character, and how its texts fit."""
+"""Type: pairs for the brand's character, how its texts fit, and typefaces of the brand's own."""
 
 from dataclasses import asdict
+from typing import Any, ClassVar
 
-from django.http import HttpResponseBase
+from django.http import HttpResponse, HttpResponseBase
+from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
+from rest_framework.parsers import MultiPartParser
 from rest_framework.request import Request
 
 from formulon.core.checks.fitting import fitting
@@ -13,10 +16,14 @@ from formulon.core.system.resolve import resolve
 from formulon.core.type.languages import LANGUAGES, letters
 from formulon.core.type.library import family
 from formulon.core.type.shaping import known
+from formulon.studio.api import answers
 from formulon.studio.api import type_shapes as shapes
-from formulon.studio.api.access import brand_of
+from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import View, answer
-from formulon.studio.services import sites
+from formulon.studio.api.shapes import MarkUploaded, Problem
+from formulon.studio.api.views import material
+from formulon.studio.errors import UploadRefused
+from formulon.studio.services import sites, typefaces
 
 
 class TypeView(View):
@@ -53,3 +60,40 @@ def _by_text(value: object) -> object:
     if isinstance(value, dict):
         return {str(key): _by_text(part) for key, part in value.items()}
     return [_by_text(part) for part in value] if isinstance(value, list | tuple) else value
+
+
+class FontsView(View):
+    """The brand's own typefaces, as files; those of one upload become one entry of the history."""
+
+    parser_classes: ClassVar[list[Any]] = [MultiPartParser]
+
+    @extend_schema(
+        request={
+            "multipart/form-data": {
+                "type": "object",
+                "properties": {
+                    "files": {"type": "array", "items": {"type": "string", "format": "binary"}},
+                    "revision": {"type": "integer"},
+                },
+                "required": ["files", "revision"],
+            }
+        },
+        responses={200: MarkUploaded, 409: Problem, 422: Problem},
+    )
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id, write=True)
+        revision = str(request.data.get("revision", ""))
+        if not revision.isdigit():
+            raise UploadRefused("The upload names no revision. Load the page again.")
+        files = [(file.name or "font", file.read()) for file in request.FILES.getlist("files")]
+        typefaces.add(brand, user_of(request), int(revision), files)
+        role = sites.role_of(user_of(request), brand)
+        return answer(MarkUploaded(workbench=answers.workbench(request._request, brand, role), notes=[]))
+
+
+class FontView(View):
+    """One file of the brand's own typefaces, for previews. It was rebuilt by the reader's process."""
+
+    @extend_schema(responses={(200, "font/woff2"): OpenApiTypes.BINARY})
+    def get(self, request: Request, brand_id: str, name: str) -> HttpResponse:
+        return material(typefaces.file_of(brand_of(request, brand_id), name), "font/woff2")

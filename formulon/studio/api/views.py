@@ -29,7 +29,7 @@ from formulon.studio.api.base import View, answer
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Membership, Workspace
-from formulon.studio.services import deciding, history, releases, sites, sources, typefaces, uploads
+from formulon.studio.services import deciding, history, releases, sites, sources, uploads
 
 FONTS = "/static/fonts/"
 
@@ -239,10 +239,10 @@ class PictureView(View):
     @extend_schema(responses={(200, "image/webp"): OpenApiTypes.BINARY})
     def get(self, request: Request, brand_id: str, name: str) -> HttpResponse:
         brand = brand_of(request, brand_id)
-        return _material(sites.rendition(brand, name), "image/webp")
+        return material(sites.rendition(brand, name), "image/webp")
 
 
-def _material(data: bytes | None, kind: str) -> HttpResponse:
+def material(data: bytes | None, kind: str) -> HttpResponse:
     """Uploaded material, which may be nothing but what it is served as."""
     if data is None:
         raise Http404
@@ -351,43 +351,6 @@ class MarksView(View):
         notes = uploads.add_mark(brand, user_of(request), file.name or "logo.svg", file.read(), int(revision), meant_for)
         role = sites.role_of(user_of(request), brand)
         return answer(shapes.MarkUploaded(workbench=answers.workbench(request._request, brand, role), notes=notes))
-
-
-class FontsView(View):
-    """The brand's own typefaces, as files; those of one upload become one entry of the history."""
-
-    parser_classes: ClassVar[list[Any]] = [MultiPartParser]
-
-    @extend_schema(
-        request={
-            "multipart/form-data": {
-                "type": "object",
-                "properties": {
-                    "files": {"type": "array", "items": {"type": "string", "format": "binary"}},
-                    "revision": {"type": "integer"},
-                },
-                "required": ["files", "revision"],
-            }
-        },
-        responses={200: shapes.MarkUploaded, 409: shapes.Problem, 422: shapes.Problem},
-    )
-    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        revision = str(request.data.get("revision", ""))
-        if not revision.isdigit():
-            raise UploadRefused("The upload names no revision. Load the page again.")
-        files = [(file.name or "font", file.read()) for file in request.FILES.getlist("files")]
-        typefaces.add(brand, user_of(request), int(revision), files)
-        role = sites.role_of(user_of(request), brand)
-        return answer(shapes.MarkUploaded(workbench=answers.workbench(request._request, brand, role), notes=[]))
-
-
-class FontView(View):
-    """One file of the brand's own typefaces, for previews. It was rebuilt by the reader's process."""
-
-    @extend_schema(responses={(200, "font/woff2"): OpenApiTypes.BINARY})
-    def get(self, request: Request, brand_id: str, name: str) -> HttpResponse:
-        return _material(typefaces.file_of(brand_of(request, brand_id), name), "font/woff2")
 
 
 class ReleasesView(View):

@@ -148,6 +148,7 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
         style.logo.plates,
         style.grain > 0,
         style.motif.model_dump(exclude={"size", "strength"}),
+        [style.pins.get(path) for path in ("motif/order", "motif/room")],
     ]  # what pages are marked with, besides their tokens
     parts = [drawn, revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu]
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]

@@ -6,6 +6,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from formulon.core.checks.effect import effect
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.motif import motif_css, painted, places
@@ -106,3 +107,11 @@ def test_what_it_covers_of_its_box() -> None:
     ring = math.pi * (50**2 - 26**2) / 100**2
     assert painted(site, system, "accent") == pytest.approx(ring, abs=0.01)
     assert painted(site, system, "band") == pytest.approx(ring / 1.25, abs=0.01)
+
+
+def test_another_order_reaches_the_sections_where_it_stands() -> None:
+    """So that what is told after the change names them."""
+    before, after = (plan(quillmoor_identity(), chosen(seed=seed)) for seed in (1, 2))
+    told = effect(before, after)
+    assert [change.path for change in told.tokens] == ["motif/order"]
+    assert {place.section for place in told.sections} >= {"footer"}

@@ -9,6 +9,7 @@ import { InkTable } from './InkTable';
 const FAMILIES: Record<string, string> = {
   contrast: 'Contrast',
   interaction: 'Interaction',
+  pictures: 'Pictures',
   content: 'Content',
   links: 'Links',
   type: 'Type',
