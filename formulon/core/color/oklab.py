@@ -60,20 +60,29 @@ def rgb_to_oklch(rgb8: ArrayLike) -> Floats:
 def oklch_to_rgb(lch: ArrayLike) -> list[RGB]:
     """Eight-bit sRGB of OKLCH colours, shape (n, 3), brought into gamut by reducing chroma at constant lightness
     and hue (the approach of CSS Color 4, section 13.2, by plain bisection without the local clip)."""
-    lch = np.atleast_2d(np.asarray(lch, dtype=np.float64)).copy()
-    lch[:, 0] = np.clip(lch[:, 0], 0, 1)
-    outside = np.flatnonzero(~_in_gamut(oklab_to_linear(oklch_to_oklab(lch))))
+    lightness, chroma, hue = np.atleast_2d(np.asarray(lch, dtype=np.float64)).T
+    # The roots of LMS are straight lines in chroma, which are worked out once.
+    angle, axes = np.radians(hue)[:, None], _LAB_TO_LMS.T
+    roots = np.clip(lightness, 0, 1)[:, None] * axes[0]
+    slopes = np.cos(angle) * axes[1] + np.sin(angle) * axes[2]
+    linear = _cubed(roots + chroma[:, None] * slopes)
+    outside = np.flatnonzero(~_in_gamut(linear))
     if outside.size:
-        part = lch[outside]
-        low, high = np.zeros(len(part)), part[:, 1].copy()
+        roots, slopes = roots[outside], slopes[outside]
+        low, half = np.zeros((len(outside), 1)), chroma[outside, None]
         for _ in range(14):
-            middle = (low + high) / 2
-            fits = _in_gamut(oklab_to_linear(oklch_to_oklab(np.stack([part[:, 0], middle, part[:, 2]], axis=-1))))
-            low, high = np.where(fits, middle, low), np.where(fits, high, middle)
-        lch[outside, 1] = low
-    rgb = np.rint(np.clip(from_linear(oklab_to_linear(oklch_to_oklab(lch))), 0, 1) * 255).astype(int)
-    return [(int(r), int(g), int(b)) for r, g, b in rgb]
+            half = half / 2
+            fits = _in_gamut(_cubed(roots + (low + half) * slopes))
+            low += np.where(fits[:, None], half, 0.0)
+        linear[outside] = _cubed(roots + low * slopes)
+    rgb = np.rint(np.clip(from_linear(linear), 0, 1) * 255).astype(int)
+    return [(r, g, b) for r, g, b in rgb.tolist()]
+
+
+def _cubed(roots: Floats) -> Floats:
+    """Linear sRGB of the roots of LMS."""
+    return np.asarray((roots * roots * roots) @ _LMS_TO_RGB.T)
 
 
 def _in_gamut(linear: Floats) -> np.ndarray[tuple[int, ...], np.dtype[np.bool_]]:
-    return np.asarray(((linear >= -1e-6) & (linear <= 1 + 1e-6)).all(axis=-1))
+    return np.asarray((np.abs(linear - 0.5) <= 0.5 + 1e-6).all(axis=-1))

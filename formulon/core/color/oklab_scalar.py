@@ -68,6 +68,12 @@ def _in_gamut(lightness: float, chroma: float, cos: float, sin: float) -> RGB:
     return _encode(red), _encode(green), _encode(blue)
 
 
+def lightened(rgb: RGB, by: float) -> RGB:
+    """The colour with `by` more OKLCH lightness, chroma and hue kept as far as sRGB has them."""
+    lightness, a, b = oklab(rgb)
+    return _fitted(lightness + by, a, b)
+
+
 def clipped(lightness: float, chroma: float, hue: float) -> RGB:
     """Eight-bit sRGB of an OKLCH colour with each channel clipped: nearer than chroma reduction for small steps."""
     cos, sin = math.cos(math.radians(hue)), math.sin(math.radians(hue))
@@ -79,9 +85,13 @@ def clipped(lightness: float, chroma: float, hue: float) -> RGB:
 def mixed(a: RGB, b: RGB, share: float) -> RGB:
     """`share` of b mixed into a, in OKLab, brought into sRGB."""
     (l1, a1, b1), (l2, a2, b2), rest = oklab(a), oklab(b), 1 - share
-    x, y = a1 * rest + a2 * share, b1 * rest + b2 * share
-    chroma = math.hypot(x, y)
-    return _in_gamut(l1 * rest + l2 * share, chroma, *((x / chroma, y / chroma) if chroma >= 1e-4 else (1.0, 0.0)))
+    return _fitted(l1 * rest + l2 * share, a1 * rest + a2 * share, b1 * rest + b2 * share)
+
+
+def _fitted(lightness: float, a: float, b: float) -> RGB:
+    """Eight-bit sRGB of OKLab, brought into gamut."""
+    chroma = math.hypot(a, b)
+    return _in_gamut(lightness, chroma, *((a / chroma, b / chroma) if chroma >= 1e-4 else (1.0, 0.0)))
 
 
 def _linear(lightness: float, chroma: float, cos: float, sin: float) -> Triple:

@@ -15,6 +15,7 @@ NEUTRAL_STEPS = (50, *STEPS, 950)
 _LIGHTEST, _DARKEST = 0.965, 0.235
 _PLACES = np.arange(len(STEPS))
 _EVEN = np.linspace(_LIGHTEST, _DARKEST, len(STEPS))
+_NEUTRAL_EASE = np.array([0.35, 0.55, 0.8, 1, 1, 1, 1, 1, 1, 1, 0.9])
 _NEUTRAL_LIGHTNESS = np.array([0.985, 0.955, 0.91, 0.85, 0.76, 0.65, 0.54, 0.44, 0.34, 0.25, 0.17])
 
 
@@ -35,24 +36,22 @@ def ramp_lch(colors: ArrayLike) -> tuple[list[int], Floats]:
     return anchor[:, 0].tolist(), np.stack([series, chroma * share, np.broadcast_to(hue, series.shape)], axis=-1)
 
 
-def ramps(colors: list[RGB]) -> list[dict[int, RGB]]:
-    """One ramp per colour, each of STEPS → eight-bit sRGB; the exact colour itself stands unaltered in its ramp."""
-    if not colors:
-        return []
-    anchors, lch = ramp_lch(colors)
-    flat = oklch_to_rgb(lch.reshape(-1, 3))
+def ramps(colors: list[RGB], tint: RGB) -> tuple[list[dict[int, RGB]], dict[int, RGB]]:
+    """One ramp per colour, each of STEPS → eight-bit sRGB; the exact colour itself stands unaltered in its ramp. And the
+    neutral ramp of `tint`, of NEUTRAL_STEPS."""
+    anchors, lch = ramp_lch(colors) if colors else ([], np.empty((0, 3)))
+    flat = oklch_to_rgb(np.concatenate([neutral_lch(tint), lch.reshape(-1, 3)]))
     result = []
     for index, anchor in enumerate(anchors):
-        ramp = dict(zip(STEPS, flat[index * 9 : index * 9 + 9], strict=True))
+        start = len(NEUTRAL_STEPS) + index * len(STEPS)
+        ramp = dict(zip(STEPS, flat[start : start + len(STEPS)], strict=True))
         ramp[STEPS[anchor]] = colors[index]
         result.append(ramp)
-    return result
+    return result, dict(zip(NEUTRAL_STEPS, flat, strict=False))
 
 
-def neutral_ramp(tint: RGB) -> dict[int, RGB]:
-    """Eleven near-greys, 50–950, lightly tinted with the hue of `tint`."""
+def neutral_lch(tint: RGB) -> Floats:
+    """OKLCH of eleven near-greys, 50–950, lightly tinted with the hue of `tint`, shape (11, 3)."""
     _, chroma, hue = rgb_to_oklch(np.array(tint))
     amount = min(0.018, chroma * 0.14)
-    ease = np.array([0.35, 0.55, 0.8, 1, 1, 1, 1, 1, 1, 1, 0.9])
-    lch = np.stack([_NEUTRAL_LIGHTNESS, amount * ease, np.full(11, hue)], axis=-1)
-    return dict(zip(NEUTRAL_STEPS, oklch_to_rgb(lch), strict=True))
+    return np.stack([_NEUTRAL_LIGHTNESS, amount * _NEUTRAL_EASE, np.full(len(NEUTRAL_STEPS), hue)], axis=-1)

@@ -14,7 +14,7 @@ from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE
 from formulon.core.system.scene import ALL, CALM_TEXT, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import EXACT, LAST, NEUTRAL, RAMP, Options, Swatch, ascending, bars
+from formulon.core.system.search import EXACT, LAST, NEUTRAL, RAMP, Options, Swatch, ascending, bars, pairs, ranked
 
 VARIANTS = ("primary", "secondary", "text")
 STATES = ("rest", "hover", "pressed", "focus", "disabled")
@@ -50,17 +50,15 @@ class Primary(NamedTuple):
 def primary(scene: Scene) -> Primary:
     """Fill, label, hover and pressed of the main button, chosen together."""
     fills = scene.fills("primary/fill/rest", scene.action.rgb)
-    light, dark = (scene.options("primary/label/rest", end, ALL, CALM_TEXT) for end in scene.both)
-    inks = scene.by_end(fills, light, dark) + scene.barred(fills, light, scene.text)
+    texts = scene.texts("primary/label/rest", fills)
     standing = fills.cost + bars(_stands_out(scene, fills))
-    width = len(light.swatches)
-    for index in ascending(standing[:, None] + inks):
-        fill, label = fills.swatches[index // width], light.swatches[index % width]
+    for row, column in pairs(standing, texts.costs, texts.least, texts.which):
+        fill, label = fills.swatches[row], texts.swatches[column]
         hover, pressed = _primary_states(scene, fill.rgb, label.rgb)
         if hover and pressed:
             return Primary(fill, label, hover, pressed)
     # Nothing meets everything: the label is as readable as it can be, and what stands out goes before.
-    unread = np.where(np.isfinite(inks.min(axis=1)), 0, LAST)
+    unread = np.where(np.isfinite(texts.least), 0, LAST)
     fill = fills.swatches[next(ascending(standing + unread), 0)]
     if "primary/label/rest" in scene.fixed:
         label = scene.fixed["primary/label/rest"][0]
@@ -143,11 +141,10 @@ def _on(scene: Scene, variant: str, state: str, label: Swatch) -> Swatch:
 def _outlined(scene: Scene, heading: Swatch) -> Iterator[ButtonState]:
     """The second button: the heading ink, or the nearest to it that has states, as label and border."""
     options = scene.options("secondary/label/rest", heading.rgb)
-    passing = scene.on(options, scene.ground.rgb, scene.text)
     ink = None
-    for index in ascending(np.where(passing, options.cost, np.inf)):
-        if None not in _underlays(scene, "secondary", options.swatches[index].rgb, options.swatches[index].rgb):
-            ink = options.swatches[index]
+    for trial in ranked(options, scene.on(options, scene.back, scene.text)):
+        if None not in _underlays(scene, "secondary", trial.rgb, trial.rgb):
+            ink = trial
             break
     if ink is None:
         ink = options.swatches[0] if len(options.swatches) == 1 else heading
@@ -155,7 +152,7 @@ def _outlined(scene: Scene, heading: Swatch) -> Iterator[ButtonState]:
     if ink.rgb in (BLACK, WHITE) and not any(swatch.rgb == ink.rgb for swatch in scene.palette.brand):
         # Pure black and white stand only where nothing else can: a border needs less than a label.
         border = scene.solve("", ink.rgb, scene.boundary, (NEUTRAL, RAMP, EXACT)) or ink
-    ratio = contrast_ratio(ink.rgb, scene.ground.rgb)
+    ratio = contrast_ratio(ink.rgb, scene.back)
     reason = f"Border and label in {ink.label}, {shown(ratio)} on {scene.ground.swatch.label}; labels need {scene.text:g}:1."
     yield from _open(scene, "secondary", ink, border, ink, reason)
 
@@ -163,7 +160,7 @@ def _outlined(scene: Scene, heading: Swatch) -> Iterator[ButtonState]:
 def _underlays(scene: Scene, variant: str, ink: RGB, moved_ink: RGB) -> tuple[RGB | None, RGB | None]:
     """Fills of hover and pressed under a label without a fill, hover first: some of the ink in the ground, nearest to
     the share that is wanted among those on which the label passes and that are seen beside the others."""
-    required = min(scene.text, contrast_ratio(ink, scene.ground.rgb))
+    required = min(scene.text, contrast_ratio(ink, scene.back))
 
     def trials(state: str, wanted: float, others: list[RGB]) -> Iterator[RGB]:
         name = f"{variant}/fill/{state}"
@@ -171,14 +168,14 @@ def _underlays(scene: Scene, variant: str, ink: RGB, moved_ink: RGB) -> tuple[RG
             yield scene.fixed[name][0].rgb
             return
         for share in _shares(wanted):
-            fill = mixed(scene.ground.rgb, ink, share)
+            fill = mixed(scene.back, ink, share)
             if fill not in (BLACK, WHITE) and passes(moved_ink, fill, required) and apart(fill, others):
                 yield fill
 
     first = None
-    for hover in trials("hover", _UNDER_HOVER, [scene.ground.rgb]):
+    for hover in trials("hover", _UNDER_HOVER, [scene.back]):
         first = first or hover
-        for pressed in trials("pressed", _UNDER_PRESSED, [scene.ground.rgb, hover]):
+        for pressed in trials("pressed", _UNDER_PRESSED, [scene.back, hover]):
             return hover, pressed
     return first, None
 
@@ -207,7 +204,7 @@ def _open(scene: Scene, variant: str, ink: Swatch, border: Swatch, moved_ink: Sw
 
 
 def _disabled(scene: Scene, variant: str, ink: RGB) -> ButtonState:
-    ground = scene.ground.rgb
+    ground = scene.back
     fill = mixed(ground, ink, 0.12) if variant == "primary" else ground
     label = mixed(ground, ink, 0.45)
     reason = f"Ink {to_hex(ink)} faded into the ground; what is disabled needs no contrast (WCAG 2.2, 1.4.3)."

@@ -94,7 +94,7 @@ class Coloring:
 
     def add(self, path: str, swatch: Swatch, origin: Origin, reason: str) -> None:
         text = to_hex(swatch.rgb)
-        alias = swatch.alias
+        alias = swatch.alias if swatch.reference else ""
         self.tokens[path] = Token(path, "color", text, text, origin, reason, alias if alias != path else "")
 
     def pair(self, ground: str, ink: str, foreground: RGB, background: RGB, required: float) -> Pair:
@@ -193,8 +193,9 @@ class Coloring:
         ground = scene.ground
         self.add(f"ground/{ground.name}/{one.name}", one.swatch, one.origin, one.reason)
         made = self.pair(ground.name, one.name, one.swatch.rgb, one.on, one.required)
-        label = INK_LABELS.get(one.name, one.name.capitalize())
-        self.told(scene, f"ground/{ground.name}/{one.name}", made, one.swatch, label, one.name, one.on)
+        if not made.passes or scene.forbidden:
+            label = INK_LABELS.get(one.name, one.name.capitalize())
+            self.told(scene, f"ground/{ground.name}/{one.name}", made, one.swatch, label, one.name, one.on)
 
     def told(self, scene: Scene, path: str, made: Pair, found: Swatch, label: str, part: str, on: RGB, cause: str = "") -> None:
         """A conflict for a pair that fails, or that the guideline rules out, with its ways out."""
@@ -235,30 +236,35 @@ class Coloring:
             self.conflicts.append(ways.mid_ground(scene, self.rules))
 
     def button(self, scene: Scene, item: buttons.ButtonState) -> None:
-        ground = scene.ground
+        ground, back = scene.ground, scene.back
         base = f"ground/{ground.name}/{item.variant}"
-        for part, origin in zip(buttons.PARTS, item.origins, strict=True):
-            self.add(f"{base}/{part}/{item.state}", getattr(item, part), origin, item.reason)
+        for part, swatch, origin in zip(buttons.PARTS, (item.fill, item.label, item.border), item.origins, strict=True):
+            self.add(f"{base}/{part}/{item.state}", swatch, origin, item.reason)
         required = 0.0 if item.state == "disabled" else scene.text
         name = f"{item.variant}/label/{item.state}"
         made = [(self.pair(ground.name, name, item.label.rgb, item.fill.rgb, required), item.label, item.fill.rgb)]
         if item.variant == "secondary" and required:
             edge = f"secondary/border/{item.state}"
-            pair = self.pair(ground.name, edge, item.border.rgb, ground.rgb, scene.boundary)
-            made.append((pair, item.border, ground.rgb))
+            pair = self.pair(ground.name, edge, item.border.rgb, back, scene.boundary)
+            made.append((pair, item.border, back))
         if item.variant == "primary" and item.state == "rest":
-            self.pair(ground.name, "primary/fill", item.fill.rgb, ground.rgb, 0.0)
-        # A variant without a colour of its own stands or falls with the ink that it is drawn in.
-        root = {"primary": "primary/label/rest", "secondary": "secondary/label/rest", "text": "link"}[item.variant]
-        hand = next((n for n in (name, f"{item.variant}/fill/{item.state}") if n in scene.fixed), "")
+            self.pair(ground.name, "primary/fill", item.fill.rgb, back, 0.0)
         for pair, swatch, on in made:
-            own = hand or (_by_hand(scene, item.variant) if pair.ink == root or item.state == "rest" else "")
-            cause = "" if hand or pair.ink == root else f"ground/{ground.name}/{root}"
-            path, label = f"ground/{ground.name}/{pair.ink}", f"{item.variant} button, {item.state}"
-            self.told(scene, path, pair, swatch, label, own, on, cause)
+            if not pair.passes or scene.forbidden:
+                self.told_of_button(scene, item, pair, swatch, on)
+
+    def told_of_button(self, scene: Scene, item: buttons.ButtonState, pair: Pair, swatch: Swatch, on: RGB) -> None:
+        """A variant without a colour of its own stands or falls with the ink that it is drawn in."""
+        own_label, own_fill = f"{item.variant}/label/{item.state}", f"{item.variant}/fill/{item.state}"
+        root = {"primary": "primary/label/rest", "secondary": "secondary/label/rest", "text": "link"}[item.variant]
+        hand = next((name for name in (own_label, own_fill) if name in scene.fixed), "")
+        own = hand or (_by_hand(scene, item.variant) if pair.ink == root or item.state == "rest" else "")
+        cause = "" if hand or pair.ink == root else f"ground/{scene.ground.name}/{root}"
+        path, label = f"ground/{scene.ground.name}/{pair.ink}", f"{item.variant} button, {item.state}"
+        self.told(scene, path, pair, swatch, label, own, on, cause)
 
     def field(self, scene: Scene, item: fields.FieldState) -> None:
-        ground = scene.ground
+        ground, back = scene.ground, scene.back
         for part, swatch, origin in zip(fields.PARTS, item.colors, item.origins, strict=True):
             self.add(f"ground/{ground.name}/field/{part}/{item.state}", swatch, origin, item.reason)
         if item.state == "disabled":
@@ -267,13 +273,14 @@ class Coloring:
         made = []
         if item.state == "rest":
             made += [("label", label, fill.rgb, scene.text), ("hint", hint, fill.rgb, scene.text)]
-        made += [("border", border, ground.rgb, scene.boundary), ("border-inside", border, fill.rgb, scene.boundary)]
+        made += [("border", border, back, scene.boundary), ("border-inside", border, fill.rgb, scene.boundary)]
         for part, swatch, on, required in made:
             name = f"field/{part}/{item.state}"
             pair = self.pair(ground.name, name, swatch.rgb, on, required)
-            own = f"field/{part.removesuffix('-inside')}/{item.state}"
-            by_hand = own if own in scene.fixed else f"field/fill/{item.state}"
-            self.told(scene, f"ground/{ground.name}/{name}", pair, swatch, f"field, {part}", by_hand, on)
+            if not pair.passes or scene.forbidden:
+                own = f"field/{part.removesuffix('-inside')}/{item.state}"
+                by_hand = own if own in scene.fixed else f"field/fill/{item.state}"
+                self.told(scene, f"ground/{ground.name}/{name}", pair, swatch, f"field, {part}", by_hand, on)
 
     def pictures(self) -> None:
         """The five colours in which the picture library draws, and those with which photographs are treated."""

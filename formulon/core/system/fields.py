@@ -1,6 +1,7 @@
 """Form fields of one ground: fill, label, hint and border in five states, solved together."""
 
 from collections.abc import Iterator
+from operator import itemgetter
 from typing import NamedTuple
 
 import numpy as np
@@ -8,18 +9,10 @@ import numpy as np
 from formulon.core.color.contrast import contrast_ratio, relative_luminance, shown
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import mixed, oklab
+from formulon.core.color.srgb import Floats
 from formulon.core.system.model import Origin
-from formulon.core.system.scene import ALL, CALM_TEXT, CALM_TONE, TONES, Scene, apart, made_for_here
-from formulon.core.system.search import (
-    EXACT,
-    Options,
-    Swatch,
-    against,
-    ascending,
-    bars,
-    best,
-    rank_cost,
-)
+from formulon.core.system.scene import CALM_TONE, TONES, Scene, apart, made_for_here
+from formulon.core.system.search import EXACT, Options, Swatch, against, best, rank_cost, ranked
 
 STATES = ("rest", "hover", "focus", "invalid", "disabled")
 PARTS = ("fill", "label", "hint", "border")
@@ -38,7 +31,7 @@ def states(scene: Scene, focus: Swatch, error: Swatch) -> Iterator[FieldState]:
     """The field in every state. Fill, label, hint and border are chosen together: both texts pass on the fill, the
     border reaches the boundary ratio on the ground and on the fill (WCAG 2.2, 1.4.11)."""
     fill, label, hint, border = _rest(scene)
-    on_fill, on_ground = contrast_ratio(border.rgb, fill.rgb), contrast_ratio(border.rgb, scene.ground.rgb)
+    on_fill, on_ground = contrast_ratio(border.rgb, fill.rgb), contrast_ratio(border.rgb, scene.back)
     reason = (
         f"{label.label} on {fill.label} is {shown(contrast_ratio(label.rgb, fill.rgb))}, its hint "
         f"{shown(contrast_ratio(hint.rgb, fill.rgb))}; the border in {border.label} is {shown(on_ground)} on the ground and "
@@ -51,7 +44,7 @@ def states(scene: Scene, focus: Swatch, error: Swatch) -> Iterator[FieldState]:
     yield _state(scene, "focus", fill, label, hint, border, "As at rest, inside the focus ring of the ground.")
     wrong = _invalid(scene, fill, error)
     note = (
-        f"The border in {wrong.label}: {shown(contrast_ratio(wrong.rgb, scene.ground.rgb))} on the ground and "
+        f"The border in {wrong.label}: {shown(contrast_ratio(wrong.rgb, scene.back))} on the ground and "
         f"{shown(contrast_ratio(wrong.rgb, fill.rgb))} on the field. What is wrong is also said in words."
     )
     yield _state(scene, "invalid", fill, label, hint, wrong, note)
@@ -61,40 +54,36 @@ def states(scene: Scene, focus: Swatch, error: Swatch) -> Iterator[FieldState]:
 
 
 def _rest(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
-    fills = _fills(scene)
-    total, chosen = fills.cost.copy(), []
-    # For each fill the best of each part that stands on it; the parts constrain one another only through the fill.
-    for part, mix, order, calm in (("label", 0.0, ALL, CALM_TEXT), ("hint", 0.3, TONES, CALM_TONE)):
-        name = f"field/{part}/rest"
-        light, dark = (scene.options(name, _mixed(end, scene.both, mix), order, calm) for end in scene.both)
-        costs = scene.by_end(fills, light, dark) + scene.barred(fills, light, scene.text)
-        total += costs.min(axis=1)
-        chosen.append((light, costs))
-    borders = scene.options("field/border/rest", mixed(scene.far, scene.ground.rgb, 0.45), TONES, CALM_TONE)
-    shown_out = borders.cost + bars(scene.on(borders, scene.ground.rgb, scene.boundary))
-    costs = shown_out[None, :] + scene.beside(fills, borders, scene.boundary)
-    total += costs.min(axis=1)
-    chosen.append((borders, costs))
-    row = next(ascending(total), None)
-    if row is None:
-        return _unmet(scene)
-    label, hint, border = (options.swatches[int(np.argmin(costs[row]))] for options, costs in chosen)
-    return fills.swatches[row], label, hint, border
+    """For each fill the best of each part that stands on it; the parts constrain one another only through the fill."""
+    whole = scene.palette.whole
+    labels = scene.texts("field/label/rest", whole)
+    hints = scene.texts("field/hint/rest", whole, 0.3, TONES, CALM_TONE)
+    borders = scene.options("field/border/rest", mixed(scene.far, scene.back, 0.45), TONES, CALM_TONE)
+    seen = scene.on(borders, scene.back, scene.boundary)
 
+    def filled(fill: Swatch, cost: float) -> tuple[float, tuple[Swatch, Swatch, Swatch, Swatch]]:
+        label, hint, border = labels.on(fill.rgb), hints.on(fill.rgb), seen + scene.seen(borders, fill.rgb, scene.boundary)
+        i, j, k = int(label.argmin()), int(hint.argmin()), int(border.argmin())
+        found = fill, labels.swatches[i], hints.swatches[j], borders.swatches[k]
+        return float(cost + label[i] + hint[j] + border[k]), found
 
-def _fills(scene: Scene) -> Options:
-    """What a field may be filled with: what was set by hand; else the paper, then the ground itself, then a neutral step
-    near the paper, and black or white last. Fields are calm, so the brand's other colours are none of them."""
-    if "field/fill/rest" in scene.fixed:
-        return scene.options("field/fill/rest", scene.ground.rgb)
-    paper = scene.grounds["paper"].swatch
-    rest, luminance, cost = scene.palette.greys(paper.rgb)
-    own = [relative_luminance(paper.rgb), relative_luminance(scene.ground.rgb)]
-    return Options(
-        [paper, scene.ground.swatch, *rest],
-        np.concatenate([own, luminance]),
-        np.concatenate([[rank_cost(0), rank_cost(1)], cost]),
-    )
+    def trials() -> Iterator[tuple[float, tuple[Swatch, Swatch, Swatch, Swatch]]]:
+        """What was set by hand; else the paper, the ground itself, and as third rank the neutral steps near the paper, and
+        black or white last. Fields are calm, so the brand's other colours are none of them."""
+        if "field/fill/rest" in scene.fixed:
+            yield filled(scene.fixed["field/fill/rest"][0], 0.0)
+            return
+        paper = scene.grounds["paper"].swatch
+        first, second = filled(paper, rank_cost(0)), filled(scene.ground.swatch, rank_cost(1))
+        yield from (first, second)
+        greys, costs = scene.palette.greys(paper.rgb)
+        # A grey is looked at where it could do better: the texts on it are known, and no border costs less than the least.
+        could = costs + labels.least[greys] + hints.least[greys] + seen.min() < min(first[0], second[0])
+        for index, cost in zip(greys[could].tolist(), costs[could].tolist(), strict=True):
+            yield filled(whole.swatches[index], cost)
+
+    cost, found = min(trials(), key=itemgetter(0))
+    return _unmet(scene) if cost == np.inf else found
 
 
 def _unmet(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
@@ -113,18 +102,12 @@ def _both(scene: Scene, fill: Swatch) -> Swatch:
     return swatches[int(np.argmax(np.minimum(own, scene.ratios)))]
 
 
-def _mixed(end: tuple[int, int, int], both: tuple[tuple[int, int, int], ...], share: float) -> tuple[int, int, int]:
-    other = both[1] if end == both[0] else both[0]
-    return mixed(end, other, share) if share else end
-
-
 def _stronger(scene: Scene, fill: Swatch, label: Swatch, border: Swatch) -> Swatch:
     """The border under the pointer: nearest to the label that is seen beside the border at rest."""
     options = scene.options("field/border/hover", label.rgb, TONES)
-    allowed = scene.on(options, scene.ground.rgb, scene.boundary) & scene.on(options, fill.rgb, scene.boundary)
-    for index in ascending(np.where(allowed, options.cost, np.inf)):
-        if len(options.swatches) == 1 or apart(options.swatches[index].rgb, [border.rgb]):
-            return options.swatches[index]
+    for swatch in ranked(options, _on_both(scene, options, fill)):
+        if len(options.swatches) == 1 or apart(swatch.rgb, [border.rgb]):
+            return swatch
     return options.swatches[0] if len(options.swatches) == 1 else border
 
 
@@ -134,7 +117,7 @@ def _invalid(scene: Scene, fill: Swatch, error: Swatch) -> Swatch:
         return scene.fixed["field/border/invalid"][0]
 
     def least(rgb: tuple[int, int, int]) -> float:
-        return min(contrast_ratio(rgb, scene.ground.rgb), contrast_ratio(rgb, fill.rgb))
+        return min(contrast_ratio(rgb, scene.back), contrast_ratio(rgb, fill.rgb))
 
     steps = scene.palette.signals["error"]
     passing = [step for step, rgb in steps.items() if least(rgb) >= scene.boundary]
@@ -144,8 +127,12 @@ def _invalid(scene: Scene, fill: Swatch, error: Swatch) -> Swatch:
         step = min(passing, key=lambda s: (abs(s - 600), s))
         return made_for_here(steps[step], f"Error {step}")
     options = scene.palette.options(oklab(steps[600]), TONES)
-    found = best(options, scene.on(options, scene.ground.rgb, scene.boundary) & scene.on(options, fill.rgb, scene.boundary))
-    return found or _both(scene, fill)
+    return best(options, _on_both(scene, options, fill)) or _both(scene, fill)
+
+
+def _on_both(scene: Scene, options: Options, fill: Swatch) -> Floats:
+    """What options cost, infinite where they do not show on the ground and on the field."""
+    return np.maximum(scene.on(options, scene.back, scene.boundary), scene.on(options, fill.rgb, scene.boundary))
 
 
 def _state(scene: Scene, state: str, fill: Swatch, label: Swatch, hint: Swatch, border: Swatch, reason: str) -> FieldState:

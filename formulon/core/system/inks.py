@@ -2,25 +2,25 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cache
+from functools import cache, lru_cache
 from itertools import chain
 
 import numpy as np
 
-from formulon.core.color.contrast import contrast_ratio, luminances, relative_luminance, shown
+from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.difference import difference, differences, labs
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.color.vision import DICHROMACIES, seen
-from formulon.core.system.palette import Palette
 from formulon.core.system.scene import ALL, CALM_TEXT, CALM_TONE, TONES, Made, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import EXACT, NEUTRAL, PURE, RAMP, SIGNAL, Swatch, against, ascending, bars, best, between
+from formulon.core.system.search import PURE, SIGNAL, Swatch, ascending, bars, best, ranked
 
 VISITED_APART = 6.0  # least ΔE2000 between a link and one that was visited (common practice)
 SELECTION_APART = 12.0  # least ΔE2000 between selected text's fill and the ground (common practice)
 LINK_FROM_TEXT = 3.0  # WCAG 2.2, technique G183: a link that is not underlined against the text around it
 SIGNALS_APART = 5.0  # least ΔE2000 between two signals as seen under each dichromacy (common practice)
 _HOVER, _VISITED_GREY = 0.08, 0.45
+_BY_MIDDLE = sorted(range(9), key=lambda step: (abs(step - 5), step))  # the steps of a signal, the best first
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,7 +48,7 @@ def needs(scene: Scene, key: str) -> float:
 
 
 def wish_of(scene: Scene, spec: InkSpec) -> RGB:
-    return mixed(scene.far, scene.ground.rgb, spec.mix) if spec.mix else scene.far
+    return mixed(scene.far, scene.back, spec.mix) if spec.mix else scene.far
 
 
 def solve(scene: Scene, fill: Swatch) -> Iterator[Made]:
@@ -58,12 +58,12 @@ def solve(scene: Scene, fill: Swatch) -> Iterator[Made]:
         required = needs(scene, spec.required)
         found = scene.solve(spec.name, wish_of(scene, spec), required, spec.order, spec.calm)
         if found is None:
-            found = scene.fixed[spec.name][0] if spec.name in scene.fixed else scene.least_bad(scene.ground.rgb)
+            found = scene.fixed[spec.name][0] if spec.name in scene.fixed else scene.least_bad(scene.back)
         if spec.name == "body":
             body, links = _links(scene, found)
             found = body
         reason = explain(scene, found, None, required)
-        yield Made(spec.name, found, scene.origin(spec.name, found), reason, scene.ground.rgb, required)
+        yield Made(spec.name, found, scene.origin(spec.name, found), reason, scene.back, required)
         if spec.name == "body":
             yield from links
     yield from _focus(scene, fill)
@@ -74,26 +74,23 @@ def solve(scene: Scene, fill: Swatch) -> Iterator[Made]:
 def _links(scene: Scene, body: Swatch) -> tuple[Swatch, list[Made]]:
     """The body ink and the link in its states, chosen together: rest by preference among those that have states."""
     options = scene.options("link", scene.action.rgb)
-    passing = scene.on(options, scene.ground.rgb, scene.text)
+    passing = scene.on(options, scene.back, scene.text)
     found: tuple[Swatch, Swatch] | None = None
     if not scene.underlined:
         spec = INK_SPECS[1]
         bodies = scene.options("body", wish_of(scene, spec), spec.order, spec.calm)
-        allowed = scene.on(bodies, scene.ground.rgb, scene.text)[:, None] & passing[None, :]
-        allowed &= between(bodies, options) >= LINK_FROM_TEXT
-        costs = np.where(allowed, bodies.cost[:, None] + options.cost[None, :], np.inf)
+        costs = scene.on(bodies, scene.back, scene.text)[:, None] + passing[None, :]
+        costs = costs + scene.beside(bodies, options, LINK_FROM_TEXT)
         width = len(options.swatches)
         pairs = ((bodies.swatches[i // width], options.swatches[i % width]) for i in ascending(costs))
         found = _first_with_states(scene, pairs)
     if found is None:
-        found = _first_with_states(
-            scene, ((body, options.swatches[i]) for i in ascending(np.where(passing, options.cost, np.inf)))
-        )
+        found = _first_with_states(scene, ((body, rest) for rest in ranked(options, passing)))
     if found is None:
         rest = scene.fixed["link"][0] if "link" in scene.fixed else best(options, passing)
-        found = body, rest or scene.least_bad(scene.ground.rgb)
+        found = body, rest or scene.least_bad(scene.back)
     body, rest = found
-    made = [Made("link", rest, scene.origin("link", rest), _link_reason(scene, rest), scene.ground.rgb, scene.text)]
+    made = [Made("link", rest, scene.origin("link", rest), _link_reason(scene, rest), scene.back, scene.text)]
     hover, visited = _link_states(scene, rest)
     for name, state, what in (("link-hover", hover, "moved in lightness"), ("link-visited", visited, "a quieter neighbour")):
         if state is None:
@@ -101,10 +98,10 @@ def _links(scene: Scene, body: Swatch) -> tuple[Swatch, list[Made]]:
             state = rest
         else:
             delta = difference(state.rgb, rest.rgb)
-            ratio = shown(contrast_ratio(state.rgb, scene.ground.rgb))
+            ratio = shown(contrast_ratio(state.rgb, scene.back))
             reason = f"{rest.label}, {what}: {to_hex(state.rgb)}, {ratio}; ΔE2000 to the link {delta:.1f}."
         origin = scene.fixed[name][1] if name in scene.fixed else "derived"
-        made.append(Made(name, state, origin, reason, scene.ground.rgb, scene.text))
+        made.append(Made(name, state, origin, reason, scene.back, scene.text))
     return body, made
 
 
@@ -128,23 +125,22 @@ def _link_states(scene: Scene, rest: Swatch) -> tuple[Swatch | None, Swatch | No
     else:
         moves = (
             rgb
-            for rgb in shifts(rest.rgb, scene.ground.rgb, _HOVER)
-            if passes(rgb, scene.ground.rgb, scene.text) and apart(rgb, [rest.rgb])
+            for rgb in shifts(rest.rgb, scene.back, _HOVER)
+            if passes(rgb, scene.back, scene.text) and apart(rgb, [rest.rgb])
         )
         found = next(moves, None)
         hover = made_for_here(found, f"{rest.label}, moved") if found else None
     if "link-visited" in scene.fixed:
         return hover, scene.fixed["link-visited"][0]
-    grey = mixed(scene.far, scene.ground.rgb, 0.3)
+    grey = mixed(scene.far, scene.back, 0.3)
     options = scene.options("link-visited", mixed(rest.rgb, grey, _VISITED_GREY), TONES)
-    passing = scene.on(options, scene.ground.rgb, scene.text)
-    tones = (options.swatches[i] for i in ascending(np.where(passing, options.cost, np.inf)))
-    lighter = (made_for_here(rgb, f"{rest.label}, moved") for rgb in shifts(rest.rgb, scene.ground.rgb, 2 * _HOVER))
+    tones = ranked(options, scene.on(options, scene.back, scene.text))
+    lighter = (made_for_here(rgb, f"{rest.label}, moved") for rgb in shifts(rest.rgb, scene.back, 2 * _HOVER))
     others = [] if hover is None else [hover.rgb]
     for swatch in chain(tones, lighter):
         if swatch.kind == PURE or not apart(swatch.rgb, [rest.rgb], VISITED_APART) or not apart(swatch.rgb, others):
             continue
-        if swatch.kind != SIGNAL or passes(swatch.rgb, scene.ground.rgb, scene.text):
+        if swatch.kind != SIGNAL or passes(swatch.rgb, scene.back, scene.text):
             return hover, swatch
     return hover, None
 
@@ -152,21 +148,21 @@ def _link_states(scene: Scene, rest: Swatch) -> tuple[Swatch | None, Swatch | No
 def _focus(scene: Scene, fill: Swatch) -> Iterator[Made]:
     """The two tones of the focus ring: the outer shows on the ground, the inner on the fill of a button, and they show
     beside each other where that can be had (after W3C technique C40 of WCAG 2.2: two-color focus indicator)."""
-    outer, inner = scene.options("focus", scene.action.rgb), scene.options("focus-inner", scene.ground.rgb)
-    shown_out = outer.cost + bars(scene.on(outer, scene.ground.rgb, scene.boundary))
-    shown_in = inner.cost + bars(scene.on(inner, fill.rgb, scene.boundary))
+    outer, inner = scene.options("focus", scene.action.rgb), scene.options("focus-inner", scene.back)
+    shown_out = scene.on(outer, scene.back, scene.boundary)
+    shown_in = scene.on(inner, fill.rgb, scene.boundary)
     costs = shown_out[:, None] + shown_in[None, :]
     index = next(ascending(costs + scene.beside(outer, inner, scene.boundary)), None)
     if index is None:
         index = next(ascending(costs), None)
     if index is None:  # only where one of the two was set by hand and does not show
-        first = scene.fixed["focus"][0] if "focus" in scene.fixed else scene.least_bad(scene.ground.rgb)
+        first = scene.fixed["focus"][0] if "focus" in scene.fixed else scene.least_bad(scene.back)
         second = scene.fixed["focus-inner"][0] if "focus-inner" in scene.fixed else scene.least_bad(fill.rgb)
     else:
         first, second = outer.swatches[index // len(inner.swatches)], inner.swatches[index % len(inner.swatches)]
-    on_ground, on_fill = contrast_ratio(first.rgb, scene.ground.rgb), contrast_ratio(second.rgb, fill.rgb)
+    on_ground, on_fill = contrast_ratio(first.rgb, scene.back), contrast_ratio(second.rgb, fill.rgb)
     reason = f"Outer tone of the focus ring: {first.label} is {shown(on_ground)} on {scene.ground.swatch.label}."
-    yield Made("focus", first, scene.origin("focus", first), reason, scene.ground.rgb, scene.boundary)
+    yield Made("focus", first, scene.origin("focus", first), reason, scene.back, scene.boundary)
     reason = f"Inner tone of the focus ring: {second.label} is {shown(on_fill)} on {fill.label}, the main button's fill."
     origin = scene.origin("focus-inner", second)
     yield Made("focus-inner", second, origin, reason, fill.rgb, scene.boundary)
@@ -175,23 +171,19 @@ def _focus(scene: Scene, fill: Swatch) -> Iterator[Made]:
 def _selection(scene: Scene) -> Iterator[Made]:
     """Selected text: a fill that stands out from the ground, and its ink."""
     fills = scene.fills("selection", scene.action.rgb)
-    light, dark = (scene.options("selection-ink", end, ALL, CALM_TEXT) for end in scene.both)
+    texts = scene.texts("selection-ink", fills)
+    costs = fills.cost
     if fills.swatches is scene.palette.swatches:
-        seen_apart = scene.apart_from_ground >= SELECTION_APART
-    else:
-        seen_apart = np.ones(1, dtype=bool)
-    costs = fills.cost + bars(seen_apart)
-    inks = scene.by_end(fills, light, dark) + scene.barred(fills, light, scene.text)
-    index = next(ascending(costs[:, None] + inks), None)
-    if index is None:
-        fill = fills.swatches[int(np.argmin(costs))]
+        costs = costs + bars(scene.apart_from_ground >= SELECTION_APART)
+    row = int((costs + texts.least).argmin())
+    if costs[row] + texts.least[row] == np.inf:
+        fill = fills.swatches[int(costs.argmin())]
         ink = scene.fixed["selection-ink"][0] if "selection-ink" in scene.fixed else scene.least_bad(fill.rgb)
     else:
-        width = len(light.swatches)
-        fill, ink = fills.swatches[index // width], light.swatches[index % width]
-    delta = difference(fill.rgb, scene.ground.rgb)
+        fill, ink = fills.swatches[row], texts.swatches[int(texts.which[row])]
+    delta = difference(fill.rgb, scene.back)
     reason = f"Selected text lies on {fill.label}, ΔE2000 {delta:.1f} from the ground."
-    yield Made("selection", fill, scene.origin("selection", fill), reason, scene.ground.rgb, 0.0)
+    yield Made("selection", fill, scene.origin("selection", fill), reason, scene.back, 0.0)
     ratio = shown(contrast_ratio(ink.rgb, fill.rgb))
     reason = f"{ink.label} on {fill.label} is {ratio}; it needs {scene.text:g}:1."
     yield Made("selection-ink", ink, scene.origin("selection-ink", ink), reason, fill.rgb, scene.text)
@@ -200,51 +192,48 @@ def _selection(scene: Scene) -> Iterator[Made]:
 def _signals(scene: Scene) -> Iterator[Made]:
     """Success, warning, error, chosen together: each passes; they stay apart under the three dichromacies where that
     can be had; and each is near the middle of its own ramp."""
-    names, (rgbs, luminance, cost, kept_apart) = tuple(scene.palette.signals), _signal_table(scene.palette)
-    fixed = {name: scene.fixed[name][0] for name in names if name in scene.fixed}
-    own = contrast_array(luminance, scene.ground.rgb)
-    passing = own >= scene.text
-    masks = [passing[i * 9 : i * 9 + 9] for i in range(3)]
-    found: list[Swatch | None] = [None, None, None]
+    flat = tuple(rgb for ramp in scene.palette.signals.values() for rgb in ramp.values())
+    passing = tuple(contrast_ratio(rgb, scene.back) >= scene.text for rgb in flat)
+    free = not any(name in scene.fixed for name in scene.palette.signals)
+    found, least = _together(flat, passing) if free else (None, 0.0)
     told = ""
-    if not fixed and all(mask.any() for mask in masks):
-        allowed = masks[0][:, None, None] & masks[1][None, :, None] & masks[2][None, None, :]
-        index = next(ascending(np.where(allowed & (kept_apart >= SIGNALS_APART), cost, np.inf)), None)
-        if index is None:
-            # The most that can be had: nearest to apart first, then nearest to the middles.
-            index = int(np.argmax(np.where(allowed, kept_apart, -1)))
-        triple = (index // 81, index // 9 % 9, index % 9)
-        found = [
-            made_for_here(rgbs[i * 9 + step], f"{names[i].capitalize()} {100 * (step + 1)}") for i, step in enumerate(triple)
-        ]
-        least = float(kept_apart[triple])
+    if found:
         told = f" Least ΔE2000 between the three under dichromacy: {least:.1f}"
         told += "." if least >= SIGNALS_APART else f", below {SIGNALS_APART:g}: give each a sign and words."
-    for i, name in enumerate(names):
-        swatch = fixed.get(name) or found[i]
-        if swatch is None:
-            steps = np.flatnonzero(masks[i])
-            if steps.size:
-                step = min(steps.tolist(), key=lambda s: (abs(s - 5), s))
-                swatch = made_for_here(rgbs[i * 9 + step], f"{name.capitalize()} {100 * (step + 1)}")
-            else:
-                swatch = scene.solve(name, rgbs[i * 9 + 5], scene.text, (RAMP, NEUTRAL, EXACT, PURE)) or scene.least_bad(
-                    scene.ground.rgb
-                )
-        ratio = shown(contrast_ratio(swatch.rgb, scene.ground.rgb))
+    for i, name in enumerate(scene.palette.signals):
+        steps = (found[i],) if found else [s for s in _BY_MIDDLE if passing[i * 9 + s]]
+        if name in scene.fixed:
+            swatch = scene.fixed[name][0]
+        elif steps:
+            swatch = made_for_here(flat[i * 9 + steps[0]], f"{name.capitalize()} {100 * (steps[0] + 1)}")
+        else:
+            swatch = scene.solve(name, flat[i * 9 + 5], scene.text, TONES) or scene.least_bad(scene.back)
+        ratio = shown(contrast_ratio(swatch.rgb, scene.back))
         reason = f"{swatch.label} on {scene.ground.swatch.label} is {ratio}; it needs {scene.text:g}:1.{told}"
         origin = scene.fixed[name][1] if name in scene.fixed else "derived"
-        yield Made(name, swatch, origin, reason, scene.ground.rgb, scene.text)
+        yield Made(name, swatch, origin, reason, scene.back, scene.text)
 
 
-def contrast_array(luminance: Floats, rgb: RGB) -> Floats:
-    """Contrast ratios of relative luminances with one colour."""
-    return against(luminance + 0.05, relative_luminance(rgb))
+@lru_cache(maxsize=4096)
+def _together(flat: tuple[RGB, ...], passing: tuple[bool, ...]) -> tuple[tuple[int, int, int] | None, float]:
+    """The steps of the three signals, and the least ΔE2000 between them under dichromacy; None where one has no step that
+    passes. Kept, since the same steps pass on many grounds."""
+    cost, kept_apart = _table(flat)
+    masks = np.array(passing).reshape(3, 9)
+    if not masks.any(axis=1).all():
+        return None, 0.0
+    allowed = masks[0][:, None, None] & masks[1][None, :, None] & masks[2][None, None, :]
+    index = next(ascending(np.where(allowed & (kept_apart >= SIGNALS_APART), cost, np.inf)), None)
+    if index is None:
+        # The most that can be had: nearest to apart first, then nearest to the middles.
+        index = int(np.argmax(np.where(allowed, kept_apart, -1)))
+    triple = (index // 81, index // 9 % 9, index % 9)
+    return triple, float(kept_apart[triple])
 
 
 @cache
-def _table(flat: tuple[RGB, ...]) -> tuple[Floats, Floats, Floats]:
-    """Of three signal ramps of nine steps: luminances (27,), costs and least ΔE2000 under dichromacy, both (9, 9, 9)."""
+def _table(flat: tuple[RGB, ...]) -> tuple[Floats, Floats]:
+    """Of three signal ramps of nine steps: costs and least ΔE2000 under dichromacy, both (9, 9, 9)."""
     colors = np.array(flat)
     steps = np.abs(np.arange(9) - 5) / 9
     cost = steps[:, None, None] + steps[None, :, None] + steps[None, None, :]
@@ -254,12 +243,7 @@ def _table(flat: tuple[RGB, ...]) -> tuple[Floats, Floats, Floats]:
         least = np.minimum(least, differences(lab[:, None], lab[None, :]))
     first, second, third = least[0:9, 9:18], least[0:9, 18:27], least[9:18, 18:27]
     apart_by = np.minimum(np.minimum(first[:, :, None], second[:, None, :]), third[None, :, :])
-    return luminances(colors), cost, apart_by
-
-
-def _signal_table(palette: Palette) -> tuple[tuple[RGB, ...], Floats, Floats, Floats]:
-    flat = tuple(rgb for ramp in palette.signals.values() for rgb in ramp.values())
-    return flat, *_table(flat)
+    return cost, apart_by
 
 
 def explain(scene: Scene, found: Swatch, wish: Swatch | None, required: float) -> str:

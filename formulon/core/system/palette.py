@@ -5,11 +5,11 @@ from functools import cache, cached_property
 
 import numpy as np
 
-from formulon.core.color.contrast import luminances
+from formulon.core.color.contrast import luminances, relative_luminance
 from formulon.core.color.difference import differences, labs
 from formulon.core.color.oklab import oklch_to_rgb, rgb_to_oklab
-from formulon.core.color.oklab_scalar import oklab, oklch
-from formulon.core.color.ramps import STEPS, neutral_ramp, ramps
+from formulon.core.color.oklab_scalar import mixed, oklab, oklch
+from formulon.core.color.ramps import STEPS, ramps
 from formulon.core.color.srgb import RGB, Floats
 from formulon.core.system.identity import BrandColor
 from formulon.core.system.search import (
@@ -19,13 +19,16 @@ from formulon.core.system.search import (
     NEUTRAL,
     PURE,
     RAMP,
+    Ints,
     Options,
     Swatch,
+    against,
     bars,
     between,
     rank_cost,
     rank_costs,
 )
+from formulon.core.system.texts import Forbidden, Texts
 
 BLACK, WHITE = (0, 0, 0), (255, 255, 255)
 # Hues of the three signals in OKLCH degrees and their chroma: common practice, green, amber and red.
@@ -45,15 +48,15 @@ class Palette:
         self.brand = [Swatch(c.id, c.name, c.parsed.rgb, EXACT) for c in colors]
         swatches = list(self.brand)
         exact = [swatch.rgb for swatch in self.brand]
-        self.ramps = dict(zip([s.reference for s in self.brand], ramps(exact), strict=True))
+        series, neutral = ramps(exact, max(exact, key=self._tinting, default=_DEFAULT_TINT))
+        self.ramps = dict(zip([s.reference for s in self.brand], series, strict=True))
         for swatch in self.brand:
             ramp = self.ramps[swatch.reference]
             ramp |= {step: pins[f"{swatch.reference}/{step}"] for step in ramp if f"{swatch.reference}/{step}" in pins}
             for step, rgb in ramp.items():
                 if rgb != swatch.rgb and rgb not in (BLACK, WHITE):
                     swatches.append(Swatch(f"{swatch.reference}/{step}", f"{swatch.label} {step}", rgb, RAMP))
-        tint = max(exact, key=self._tinting, default=_DEFAULT_TINT)
-        self.neutral = {step: pins.get(f"neutral/{step}", rgb) for step, rgb in neutral_ramp(tint).items()}
+        self.neutral = {step: pins.get(f"neutral/{step}", rgb) for step, rgb in neutral.items()}
         swatches += [Swatch(f"neutral/{step}", f"Neutral {step}", rgb, NEUTRAL) for step, rgb in self.neutral.items()]
         swatches += [Swatch("white", "White", WHITE, PURE), Swatch("black", "Black", BLACK, PURE)]
         self.signals = {name: _signal(hue, chroma) for name, (hue, chroma) in SIGNALS.items()}
@@ -68,8 +71,10 @@ class Palette:
         self.whole = Options(swatches, self.luminance, np.zeros(len(swatches)))
         self.pure_last = np.where(self.kind == PURE, LAST, 0.0)
         self._apart: dict[RGB, Floats] = {}
+        self._passing: dict[tuple[RGB, float], Floats] = {}
         self._barred: dict[float, Floats] = {}
-        self._greys: dict[RGB, tuple[list[Swatch], Floats, Floats]] = {}
+        self._greys: dict[RGB, tuple[Ints, Floats]] = {}
+        self._texts: dict[tuple[object, ...], Texts] = {}
         self._options: dict[tuple[tuple[float, float, float], tuple[int, ...], float | None], Options] = {}
         self._weights: dict[tuple[tuple[int, ...], float | None], Floats] = {}
 
@@ -103,6 +108,13 @@ class Palette:
             self._barred[required] = bars(between(self.whole, self.whole) >= required)
         return self._barred[required]
 
+    def passing(self, background: RGB, required: float) -> Floats:
+        """Added to costs, shape (n,): infinite for the swatches that have less than a ratio on a colour. Kept."""
+        key = background, required
+        if key not in self._passing:
+            self._passing[key] = bars(against(self.whole.lifted, relative_luminance(background)) >= required)
+        return self._passing[key]
+
     def apart_from(self, grounds: Sequence[RGB]) -> list[Floats]:
         """ΔE2000, shape (n,), of all swatches to each of some colours. Kept, and worked out for all at once."""
         new = [rgb for rgb in dict.fromkeys(grounds) if rgb not in self._apart]
@@ -110,15 +122,32 @@ class Palette:
             self._apart |= zip(new, differences(labs(new)[:, None], self.cielab[None, :]), strict=True)
         return [self._apart[rgb] for rgb in grounds]
 
-    def greys(self, near: RGB) -> tuple[list[Swatch], Floats, Floats]:
-        """Neutral steps, black and white: with luminances and with costs of the third rank, against a colour to be near
+    def greys(self, near: RGB) -> tuple[Ints, Floats]:
+        """The indices of the neutral steps and of black and white, with costs of the third rank, against a colour to be near
         to. Kept, since the fields of every ground ask."""
         if near not in self._greys:
             rest = np.flatnonzero((self.kind == NEUTRAL) | (self.kind == PURE))
             costs = self.options(oklab(near), (NEUTRAL,)).cost[rest]
-            costs = costs - np.where(self.kind[rest] == NEUTRAL, rank_cost(0) - rank_cost(2), -LAST)
-            self._greys[near] = [self.swatches[i] for i in rest.tolist()], self.luminance[rest], costs
+            self._greys[near] = rest, costs - np.where(self.kind[rest] == NEUTRAL, rank_cost(0) - rank_cost(2), -LAST)
         return self._greys[near]
+
+    def texts(
+        self,
+        both: tuple[RGB, RGB],
+        mix: float,
+        order: tuple[int, ...],
+        calm: float | None,
+        required: float,
+        forbidden: Forbidden,
+    ) -> Texts:
+        """A text on all swatches, wanted in either of two ends with a share of the other in it. Kept, since every ground
+        asks for the same few."""
+        key = both, mix, order, calm, required, forbidden
+        if key not in self._texts:
+            ends = ((mixed(end, other, mix) if mix else end) for end, other in (both, both[::-1]))
+            light, dark = (self.options(oklab(end), order, calm) for end in ends)
+            self._texts[key] = Texts(self.whole, light, dark, both, required, forbidden)
+        return self._texts[key]
 
     def options(self, wish: tuple[float, float, float], order: tuple[int, ...], calm: float | None = None) -> Options:
         """All swatches, with what each costs against a wish in OKLab."""

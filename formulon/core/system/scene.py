@@ -9,7 +9,7 @@ import numpy as np
 
 from formulon.core.color.contrast import contrast_ratio, relative_luminance
 from formulon.core.color.difference import difference
-from formulon.core.color.oklab_scalar import oklab, oklch, rgb_of
+from formulon.core.color.oklab_scalar import lightened, oklab
 from formulon.core.color.srgb import RGB, Floats
 from formulon.core.system.grounds import Fixed, Ground, far_from
 from formulon.core.system.model import Origin
@@ -20,7 +20,6 @@ from formulon.core.system.search import (
     PURE,
     RAMP,
     SIGNAL,
-    Mask,
     Options,
     Swatch,
     against,
@@ -28,6 +27,7 @@ from formulon.core.system.search import (
     best,
     between,
 )
+from formulon.core.system.texts import Forbidden, Texts
 
 ALL = (EXACT, RAMP, NEUTRAL, PURE)
 TONES = (RAMP, NEUTRAL, EXACT, PURE)
@@ -63,17 +63,23 @@ class Scene:
     boundary: float
     apart_from_ground: Floats  # ΔE2000 of every swatch of the palette to the ground, shape (n,)
     fixed: Fixed = field(default_factory=dict)
-    forbidden: frozenset[tuple[RGB, RGB]] = frozenset()
+    forbidden: Forbidden = frozenset()
     underlined: bool = True
 
     @cached_property
-    def far(self) -> RGB:
-        return far_from(self.ground.rgb, self.both)
+    def back(self) -> RGB:
+        """The colour of the ground."""
+        return self.ground.swatch.rgb
 
     @cached_property
-    def ratios(self) -> np.ndarray[tuple[int, ...], np.dtype[np.float64]]:
+    def far(self) -> RGB:
+        """Of the two ends, the one that contrasts more with the ground."""
+        return far_from(self.back, self.both)
+
+    @cached_property
+    def ratios(self) -> Floats:
         """Contrast ratios of all swatches of the palette on the ground."""
-        return against(self.palette.whole.lifted, relative_luminance(self.ground.rgb))
+        return against(self.palette.whole.lifted, relative_luminance(self.back))
 
     def origin(self, name: str, swatch: Swatch) -> Origin:
         """Where a value came from: the wire's or pin's word, or by its class."""
@@ -95,56 +101,38 @@ class Scene:
             return options
         return Options(options.swatches, options.luminance, options.cost + self.palette.pure_last)
 
-    def on(self, options: Options, background: RGB, required: float) -> Mask:
-        """Which options pass on a colour."""
-        if background == self.ground.rgb and options.swatches is self.palette.swatches:
-            passing = self.ratios >= required
-        else:
-            passing = against(options.lifted, relative_luminance(background)) >= required
-        return passing & self.allowed(options, background) if self.forbidden else passing
+    def texts(
+        self, name: str, fills: Options, mix: float = 0.0, order: tuple[int, ...] = ALL, calm: float = CALM_TEXT
+    ) -> Texts:
+        """A text that stands on fills and is wanted in one of the two ends, with a share of the other in it."""
+        made = self.palette.texts(self.both, mix, order, calm, self.text, self.forbidden)
+        if name in self.fixed:
+            only = self.options(name, self.back)
+            return Texts(fills, only, only, self.both, self.text, self.forbidden)
+        if fills.swatches is not self.palette.swatches:
+            return Texts(fills, made.light, made.dark, self.both, self.text, self.forbidden)
+        return made
 
-    def barred(self, fills: Options, inks: Options, required: float) -> Floats:
-        """Added to costs, shape (m, n): infinite where a fill and what stands on it do not pass together."""
-        barred = self.beside(fills, inks, required)
-        return self.ruled_out(barred, fills, inks) if self.forbidden else barred
+    def on(self, options: Options, background: RGB, required: float) -> Floats:
+        """What options cost on a colour, infinite where they do not pass there or the guideline rules them out."""
+        costs = options.cost + self.seen(options, background, required)
+        if self.forbidden:
+            banned = {ink for ink, ground in self.forbidden if ground == background}
+            costs += bars(np.array([swatch.rgb not in banned for swatch in options.swatches]))
+        return costs
+
+    def seen(self, options: Options, background: RGB, required: float) -> Floats:
+        """Added to costs: infinite where options do not pass on a colour."""
+        if options.swatches is self.palette.swatches:
+            return self.palette.passing(background, required)
+        return bars(against(options.lifted, relative_luminance(background)) >= required)
 
     def beside(self, first: Options, second: Options, required: float) -> Floats:
-        """The same of two that are seen beside each other, whatever the guideline says of text."""
+        """Added to costs, shape (m, n): infinite where two that are seen beside each other do not pass together."""
         whole = self.palette.swatches
         if first.swatches is whole and second.swatches is whole:
             return self.palette.barred(required)
         return bars(between(first, second) >= required)
-
-    def ruled_out(self, barred: Floats, fills: Options, inks: Options) -> Floats:
-        """The same with the pairs that the guideline rules out."""
-        barred = barred.copy()
-        for ink, ground in self.forbidden:
-            rows = [i for i, s in enumerate(fills.swatches) if s.rgb == ground]
-            columns = [i for i, s in enumerate(inks.swatches) if s.rgb == ink]
-            if rows and columns:
-                barred[np.ix_(rows, columns)] = np.inf
-        return barred
-
-    def by_end(self, fills: Options, light: Options, dark: Options) -> Floats:
-        """What a text costs on each fill, shape (m, n): it is wanted in the end that contrasts more."""
-        return np.asarray(np.stack([dark.cost, light.cost])[self.pale(fills).astype(int)])
-
-    def pale(self, options: Options) -> Mask:
-        """On which options the light end is the one with more contrast."""
-        return self._pale if options.swatches is self.palette.swatches else self._paler(options)
-
-    @cached_property
-    def _pale(self) -> Mask:
-        return self._paler(self.palette.whole)
-
-    def _paler(self, options: Options) -> Mask:
-        light, dark = (against(options.lifted, relative_luminance(end)) for end in self.both)
-        return np.asarray(light >= dark)
-
-    def allowed(self, options: Options, background: RGB) -> Mask:
-        """Which options the guideline does not rule out on a colour."""
-        banned = {ink for ink, ground in self.forbidden if ground == background}
-        return np.array([swatch.rgb not in banned for swatch in options.swatches])
 
     def solve(
         self, name: str, wish: RGB, required: float, order: tuple[int, ...] = ALL, calm: float | None = None,
@@ -152,7 +140,7 @@ class Scene:
     ) -> Swatch | None:  # fmt: skip
         """The colour of a role that constrains no other; None where nothing passes."""
         options = self.options(name, wish, order, calm)
-        return best(options, self.on(options, on or self.ground.rgb, required))
+        return best(options, self.on(options, on or self.back, required))
 
     def least_bad(self, background: RGB) -> Swatch:
         """The swatch with most contrast, for where nothing passes."""
@@ -162,16 +150,15 @@ class Scene:
 
 def moved(rgb: RGB, by: float) -> RGB | None:
     """The colour with `by` more OKLCH lightness; None where that leaves the scale, or is pure black or white."""
-    lightness, chroma, hue = oklch(rgb)
-    if not 0.04 <= lightness + by <= 0.99:
+    if not 0.04 <= oklab(rgb)[0] + by <= 0.99:
         return None
-    made = rgb_of(lightness + by, chroma, hue)
+    made = lightened(rgb, by)
     return None if made in (BLACK, WHITE) else made
 
 
 def shifts(rest: RGB, away_from: RGB, wanted: float) -> Iterator[RGB]:
     """Colours for a state, those nearest to the wanted move first: away from another colour, and at a cost towards it."""
-    away = -1 if oklch(away_from)[0] > oklch(rest)[0] else 1
+    away = -1 if oklab(away_from)[0] > oklab(rest)[0] else 1
     for _, move, sign in _moves(wanted):
         trial = moved(rest, sign * away * move)
         if trial is not None:
@@ -186,7 +173,10 @@ def _moves(wanted: float) -> list[tuple[float, float, int]]:
 
 def apart(rgb: RGB, others: Iterable[RGB], least: float = STATE_APART) -> bool:
     """Whether a colour is seen beside each of the others."""
-    return all(difference(rgb, other) >= least for other in others)
+    for other in others:  # noqa: SIM110 - asked hundreds of times for every ground; all() takes half as long again
+        if difference(rgb, other) < least:
+            return False
+    return True
 
 
 def passes(ink: RGB, background: RGB, required: float) -> bool:

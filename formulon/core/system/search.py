@@ -28,6 +28,7 @@ LAST = 1e9  # added to what is taken only where nothing else is left
 FAR = 16.0  # what distances are divided by; OKLab's are below 1.5, so six of them stay below one
 _SINGLY = 12  # so many are looked for one by one, which is faster than to sort all
 Mask = NDArray[np.bool_]
+Ints = NDArray[np.intp]
 
 
 class Swatch(NamedTuple):
@@ -101,11 +102,15 @@ def bars(allowed: Mask) -> Floats:
     return np.where(allowed, 0.0, np.inf)
 
 
-def best(options: Options, allowed: Mask) -> Swatch | None:
-    """The allowed option of least cost, or None."""
-    for index in ascending(np.where(allowed, options.cost, np.inf)):
-        return options.swatches[index]
-    return None
+def best(options: Options, costs: Floats) -> Swatch | None:
+    """The option of least cost, or None where all are infinite."""
+    index = int(costs.argmin())
+    return None if costs[index] == np.inf else options.swatches[index]
+
+
+def ranked(options: Options, costs: Floats) -> Iterator[Swatch]:
+    """Options by rising cost, those of infinite cost left out."""
+    return map(options.swatches.__getitem__, ascending(costs))
 
 
 def ascending(costs: Floats) -> Iterator[int]:
@@ -123,3 +128,17 @@ def ascending(costs: Floats) -> Iterator[int]:
         if flat[index] == np.inf:
             return
         yield index
+
+
+def pairs(rows: Floats, cells: Floats, least: Floats, which: Ints) -> Iterator[tuple[int, int]]:
+    """Places of `cells`, shape (m, n), by the rising sum of what the row and the cell cost, infinite ones left out. `least`
+    and `which` are the least of each row of cells and its column, which are mostly all that is needed."""
+    first = int((rows + least).argmin())
+    if rows[first] + least[first] == np.inf:
+        return
+    found = first, int(which[first])
+    yield found
+    for index in ascending(rows[:, None] + cells):
+        place = divmod(index, cells.shape[1])
+        if place != found:
+            yield place
