@@ -14,7 +14,7 @@ from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE
 from formulon.core.system.scene import ALL, CALM_TEXT, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import EXACT, LAST, NEUTRAL, RAMP, Options, Swatch, ascending, bars, pairs, ranked
+from formulon.core.system.search import EXACT, LAST, NEUTRAL, RAMP, SIGNAL, Options, Swatch, ascending, bars, pairs, ranked
 
 VARIANTS = ("primary", "secondary", "text")
 STATES = ("rest", "hover", "pressed", "focus", "disabled")
@@ -74,8 +74,10 @@ def _stands_out(scene: Scene, fills: Options) -> np.ndarray[tuple[int, ...], np.
     compete for being the action."""
     if fills.swatches is not scene.palette.swatches:
         return np.ones(len(fills.swatches), dtype=bool)
-    action = np.array([swatch is scene.action for swatch in fills.swatches])
-    return np.asarray((scene.apart_from_ground >= FILL_APART) & (action | (scene.ratios >= scene.boundary)))
+    clear = scene.ratios >= scene.boundary
+    if scene.action.kind != SIGNAL:
+        clear[scene.palette.swatches.index(scene.action)] = True
+    return np.asarray((scene.apart_from_ground >= FILL_APART) & clear)
 
 
 def _primary_states(scene: Scene, fill: RGB, label: RGB) -> tuple[RGB | None, RGB | None]:

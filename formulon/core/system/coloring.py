@@ -61,7 +61,9 @@ class Coloring:
         both = ends(self.palette, self.grounds, self.rules.scheme)
         names = {color.id: swatch.rgb for color, swatch in zip(self.brand, self.palette.brand, strict=True)}
         forbidden = frozenset((names[ink], names[ground]) for ink, ground in self.rules.forbidden)
-        self.palette.apart_from([ground.rgb for ground in self.grounds.values()])
+        backs = [ground.rgb for ground in self.grounds.values()]
+        self.palette.apart_from(backs)
+        inks.prepare(self.palette, backs, both, self.grounds["brand"].rgb)
         solved: dict[str, Coloring] = {}
         problems: list[_Problem] = []
         for ground in self.grounds.values():
@@ -326,8 +328,10 @@ class Coloring:
         pinned = dict(self.rules.pins).get(f"logo/{ground.name}")
         marks = [m for m in self.given_marks if m.id == pinned] or self.given_marks
         chosen = logo.choose(marks, ground.name, ground.rgb)
-        plated: MarkOnGround | None = logo.on_plate(marks, ground.name, {name: one.rgb for name, one in self.grounds.items()})
-        if ground.name in self.rules.plates and chosen.mark and plated:
+        plated: MarkOnGround | None = None
+        if chosen.mark:
+            plated = logo.on_plate(marks, ground.name, {name: one.rgb for name, one in self.grounds.items()})
+        if ground.name in self.rules.plates and plated:
             chosen, plated = plated, None
         origin: Origin = "derived"
         if pinned is not None and chosen.mark == pinned:

@@ -1,6 +1,6 @@
 """The inks of a ground: text, links with their states, lines, focus, selection and signals."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import cache, lru_cache
 from itertools import chain
@@ -12,6 +12,8 @@ from formulon.core.color.difference import difference, differences, labs
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.color.vision import DICHROMACIES, seen
+from formulon.core.system.grounds import far_from
+from formulon.core.system.palette import Palette
 from formulon.core.system.scene import ALL, CALM_TEXT, CALM_TONE, TONES, Made, Scene, apart, made_for_here, passes, shifts
 from formulon.core.system.search import PURE, SIGNAL, Swatch, ascending, bars, best, ranked
 
@@ -21,6 +23,9 @@ LINK_FROM_TEXT = 3.0  # WCAG 2.2, technique G183: a link that is not underlined 
 SIGNALS_APART = 5.0  # least ΔE2000 between two signals as seen under each dichromacy (common practice)
 _HOVER, _VISITED_GREY = 0.08, 0.45
 _BY_MIDDLE = sorted(range(9), key=lambda step: (abs(step - 5), step))  # the steps of a signal, the best first
+
+
+_Linked = tuple[Swatch, Swatch, Swatch | None, Swatch | None]  # body, link, hover and visited
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,8 +52,22 @@ def needs(scene: Scene, key: str) -> float:
     return {"text": scene.text, "boundary": scene.boundary, "none": 0.0}[key]
 
 
-def wish_of(scene: Scene, spec: InkSpec) -> RGB:
-    return mixed(scene.far, scene.back, spec.mix) if spec.mix else scene.far
+def wish_of(far: RGB, back: RGB, spec: InkSpec) -> RGB:
+    return mixed(far, back, spec.mix) if spec.mix else far
+
+
+def prepare(palette: Palette, grounds: Sequence[RGB], both: tuple[RGB, RGB], action: RGB) -> None:
+    """Works out what the swatches cost as inks of several grounds at once, which takes a fifth of the time."""
+    wishes: list[tuple[RGB, tuple[int, ...], float | None]] = [(action, ALL, None)]
+    for back in grounds:
+        far = far_from(back, both)
+        wishes += [(wish_of(far, back, spec), spec.order, spec.calm) for spec in INK_SPECS]
+        wishes += [(back, ALL, None), (_visited_wish(action, far, back), TONES, None)]
+    palette.prepare(wishes)
+
+
+def _visited_wish(link: RGB, far: RGB, back: RGB) -> RGB:
+    return mixed(link, mixed(far, back, 0.3), _VISITED_GREY)
 
 
 def solve(scene: Scene, fill: Swatch) -> Iterator[Made]:
@@ -56,7 +75,7 @@ def solve(scene: Scene, fill: Swatch) -> Iterator[Made]:
     body = None
     for spec in INK_SPECS:
         required = needs(scene, spec.required)
-        found = scene.solve(spec.name, wish_of(scene, spec), required, spec.order, spec.calm)
+        found = scene.solve(spec.name, wish_of(scene.far, scene.back, spec), required, spec.order, spec.calm)
         if found is None:
             found = scene.fixed[spec.name][0] if spec.name in scene.fixed else scene.least_bad(scene.back)
         if spec.name == "body":
@@ -75,10 +94,10 @@ def _links(scene: Scene, body: Swatch) -> tuple[Swatch, list[Made]]:
     """The body ink and the link in its states, chosen together: rest by preference among those that have states."""
     options = scene.options("link", scene.action.rgb)
     passing = scene.on(options, scene.back, scene.text)
-    found: tuple[Swatch, Swatch] | None = None
+    found: _Linked | None = None
     if not scene.underlined:
         spec = INK_SPECS[1]
-        bodies = scene.options("body", wish_of(scene, spec), spec.order, spec.calm)
+        bodies = scene.options("body", wish_of(scene.far, scene.back, spec), spec.order, spec.calm)
         costs = scene.on(bodies, scene.back, scene.text)[:, None] + passing[None, :]
         costs = costs + scene.beside(bodies, options, LINK_FROM_TEXT)
         width = len(options.swatches)
@@ -88,10 +107,11 @@ def _links(scene: Scene, body: Swatch) -> tuple[Swatch, list[Made]]:
         found = _first_with_states(scene, ((body, rest) for rest in ranked(options, passing)))
     if found is None:
         rest = scene.fixed["link"][0] if "link" in scene.fixed else best(options, passing)
-        found = body, rest or scene.least_bad(scene.back)
-    body, rest = found
+        rest = rest or scene.least_bad(scene.back)
+        hover = _hover(scene, rest)
+        found = body, rest, hover, _visited(scene, rest, hover)
+    body, rest, hover, visited = found
     made = [Made("link", rest, scene.origin("link", rest), _link_reason(scene, rest), scene.back, scene.text)]
-    hover, visited = _link_states(scene, rest)
     for name, state, what in (("link-hover", hover, "moved in lightness"), ("link-visited", visited, "a quieter neighbour")):
         if state is None:
             reason = f"No other colour passes here; what tells the state is its underline. {rest.label} stays."
@@ -105,35 +125,34 @@ def _links(scene: Scene, body: Swatch) -> tuple[Swatch, list[Made]]:
     return body, made
 
 
-def _first_with_states(scene: Scene, pairs: Iterator[tuple[Swatch, Swatch]]) -> tuple[Swatch, Swatch] | None:
+def _first_with_states(scene: Scene, pairs: Iterator[tuple[Swatch, Swatch]]) -> _Linked | None:
     """The first that has both states. Pure black and white are not taken for the sake of a state: the underline tells it
     as well."""
     for body, rest in pairs:
         if rest.kind == PURE:
             continue
-        hover, visited = _link_states(scene, rest)
-        if hover is not None and visited is not None:
-            return body, rest
+        hover = _hover(scene, rest)
+        visited = hover and _visited(scene, rest, hover)
+        if visited:
+            return body, rest, hover, visited
     return None
 
 
-def _link_states(scene: Scene, rest: Swatch) -> tuple[Swatch | None, Swatch | None]:
-    """Hover and visited of a link: both pass on the ground and are seen beside the link and each other."""
-    hover: Swatch | None
+def _hover(scene: Scene, rest: Swatch) -> Swatch | None:
+    """A link under the pointer: it passes on the ground and is seen beside the link."""
     if "link-hover" in scene.fixed:
-        hover = scene.fixed["link-hover"][0]
-    else:
-        moves = (
-            rgb
-            for rgb in shifts(rest.rgb, scene.back, _HOVER)
-            if passes(rgb, scene.back, scene.text) and apart(rgb, [rest.rgb])
-        )
-        found = next(moves, None)
-        hover = made_for_here(found, f"{rest.label}, moved") if found else None
+        return scene.fixed["link-hover"][0]
+    for rgb in shifts(rest.rgb, scene.back, _HOVER):
+        if passes(rgb, scene.back, scene.text) and apart(rgb, [rest.rgb]):
+            return made_for_here(rgb, f"{rest.label}, moved")
+    return None
+
+
+def _visited(scene: Scene, rest: Swatch, hover: Swatch | None) -> Swatch | None:
+    """A link that was visited: it passes on the ground and is seen beside the link and the one under the pointer."""
     if "link-visited" in scene.fixed:
-        return hover, scene.fixed["link-visited"][0]
-    grey = mixed(scene.far, scene.back, 0.3)
-    options = scene.options("link-visited", mixed(rest.rgb, grey, _VISITED_GREY), TONES)
+        return scene.fixed["link-visited"][0]
+    options = scene.options("link-visited", _visited_wish(rest.rgb, scene.far, scene.back), TONES)
     tones = ranked(options, scene.on(options, scene.back, scene.text))
     lighter = (made_for_here(rgb, f"{rest.label}, moved") for rgb in shifts(rest.rgb, scene.back, 2 * _HOVER))
     others = [] if hover is None else [hover.rgb]
@@ -141,8 +160,8 @@ def _link_states(scene: Scene, rest: Swatch) -> tuple[Swatch | None, Swatch | No
         if swatch.kind == PURE or not apart(swatch.rgb, [rest.rgb], VISITED_APART) or not apart(swatch.rgb, others):
             continue
         if swatch.kind != SIGNAL or passes(swatch.rgb, scene.back, scene.text):
-            return hover, swatch
-    return hover, None
+            return swatch
+    return None
 
 
 def _focus(scene: Scene, fill: Swatch) -> Iterator[Made]:

@@ -1,6 +1,6 @@
 """The colours that the solver may use, in the classes in which it prefers them."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from functools import cache, cached_property
 
 import numpy as np
@@ -34,6 +34,7 @@ BLACK, WHITE = (0, 0, 0), (255, 255, 255)
 # Hues of the three signals in OKLCH degrees and their chroma: common practice, green, amber and red.
 SIGNALS = {"success": (150.0, 0.13), "warning": (70.0, 0.13), "error": (26.0, 0.18)}
 _ONES = np.ones(3)
+_Wish = tuple[tuple[float, float, float], tuple[int, ...], float | None]  # OKLab, order of classes, bound on chroma
 _DEFAULT_TINT: RGB = (96, 100, 108)
 
 
@@ -75,7 +76,7 @@ class Palette:
         self._barred: dict[float, Floats] = {}
         self._greys: dict[RGB, tuple[Ints, Floats]] = {}
         self._texts: dict[tuple[object, ...], Texts] = {}
-        self._options: dict[tuple[tuple[float, float, float], tuple[int, ...], float | None], Options] = {}
+        self._options: dict[_Wish, Options] = {}
         self._weights: dict[tuple[tuple[int, ...], float | None], Floats] = {}
 
     @staticmethod
@@ -150,13 +151,23 @@ class Palette:
         return self._texts[key]
 
     def options(self, wish: tuple[float, float, float], order: tuple[int, ...], calm: float | None = None) -> Options:
-        """All swatches, with what each costs against a wish in OKLab."""
+        """All swatches, with what each costs against a wish in OKLab. Kept."""
         key = wish, order, calm
         if key not in self._options:
-            away = self.lab - wish
-            distance = np.sqrt((away * away) @ _ONES)
-            self._options[key] = Options(self.swatches, self.luminance, self.weights(order, calm) + distance / FAR)
+            self._work_out([key])
         return self._options[key]
+
+    def prepare(self, wishes: Iterable[tuple[RGB, tuple[int, ...], float | None]]) -> None:
+        """Works out the options of several wishes at once, which takes little longer than of one."""
+        keys = dict.fromkeys((oklab(wish), order, calm) for wish, order, calm in wishes)
+        self._work_out([key for key in keys if key not in self._options])
+
+    def _work_out(self, keys: list[_Wish]) -> None:
+        if keys:
+            away = self.lab - np.array([wish for wish, _, _ in keys])[:, None]
+            far = np.sqrt((away * away) @ _ONES) / FAR
+            for key, distance in zip(keys, far, strict=True):
+                self._options[key] = Options(self.swatches, self.luminance, self.weights(key[1], key[2]) + distance)
 
 
 @cache

@@ -1,0 +1,66 @@
+"""Text on fills: what a text costs on each colour that may lie under it."""
+
+from functools import cached_property
+
+import numpy as np
+
+from formulon.core.color.contrast import contrast_ratio, relative_luminance
+from formulon.core.color.srgb import RGB, Floats
+from formulon.core.system.search import Ints, Options, against, bars, between
+
+Forbidden = frozenset[tuple[RGB, RGB]]
+
+
+class Texts:
+    """A text that is to be read on whatever fill it stands on, and is wanted in the end that contrasts more there.
+
+    `light` and `dark` are the same swatches, wanted in the light and in the dark end of `ends`; `forbidden` are the pairs
+    of ink and fill that the guideline rules out.
+    """
+
+    def __init__(
+        self, fills: Options, light: Options, dark: Options, ends: tuple[RGB, RGB], required: float, forbidden: Forbidden
+    ) -> None:
+        self.fills, self.light, self.dark, self.ends = fills, light, dark, ends
+        self.required, self.forbidden = required, forbidden
+        self.swatches = light.swatches
+        self._on: dict[RGB, Floats] = {}
+
+    @cached_property
+    def costs(self) -> Floats:
+        """On every one of the fills, shape (fills, swatches); infinite where the text cannot be read."""
+        light, dark = (against(self.fills.lifted, relative_luminance(end)) for end in self.ends)
+        costs = np.where((light >= dark)[:, None], self.light.cost, self.dark.cost)
+        costs += bars(between(self.fills, self.light) >= self.required)
+        for ink, fill in self.forbidden:
+            rows = [i for i, swatch in enumerate(self.fills.swatches) if swatch.rgb == fill]
+            costs[np.ix_(rows, self._of(ink))] = np.inf
+        return costs
+
+    @cached_property
+    def least(self) -> Floats:
+        """What the best swatch costs on each of the fills."""
+        return np.asarray(self.costs.min(axis=1))
+
+    @cached_property
+    def which(self) -> Ints:
+        """The index of the best swatch on each of the fills."""
+        return np.asarray(self.costs.argmin(axis=1))
+
+    def on(self, fill: RGB) -> Floats:
+        """The costs of every swatch on one colour, whether it is one of the fills or not. Kept."""
+        if fill not in self._on:
+            self._on[fill] = self._costs_on(fill)
+        return self._on[fill]
+
+    def _costs_on(self, fill: RGB) -> Floats:
+        light, dark = self.ends
+        wanted = self.light if contrast_ratio(light, fill) >= contrast_ratio(dark, fill) else self.dark
+        costs = wanted.cost + bars(against(self.light.lifted, relative_luminance(fill)) >= self.required)
+        for ink, ground in self.forbidden:
+            if ground == fill:
+                costs[self._of(ink)] = np.inf
+        return costs
+
+    def _of(self, rgb: RGB) -> list[int]:
+        return [i for i, swatch in enumerate(self.swatches) if swatch.rgb == rgb]
