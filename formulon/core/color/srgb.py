@@ -5,6 +5,7 @@ Arrays have shape (..., 3). Eight-bit values are integers 0–255, fractional va
 
 import re
 from functools import lru_cache
+from typing import Any
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -35,8 +36,16 @@ def to_linear_wcag(rgb8: ArrayLike) -> Floats:
 
     Source: WCAG 2.2, definition of relative luminance (threshold 0.04045).
     """
-    c = np.asarray(rgb8, dtype=np.float64) / 255.0
+    values = np.asarray(rgb8)
+    return _LINEAR[values] if values.dtype.kind in "iu" else _linear(values)
+
+
+def _linear(values: NDArray[Any]) -> Floats:
+    c = values / 255.0
     return np.asarray(np.where(c <= 0.04045, c / 12.92, ((c + 0.055) / 1.055) ** 2.4))
+
+
+_LINEAR = _linear(np.arange(256))  # looked up for whole values, which are most of them
 
 
 def from_linear(linear: ArrayLike) -> Floats:

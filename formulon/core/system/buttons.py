@@ -23,6 +23,7 @@ FILL_APART = 18.0  # least ΔE2000 between a filled button and its ground (commo
 _HOVER, _PRESSED = 0.05, 0.1  # OKLCH lightness by which a fill is wanted to move
 # Shares of the ink laid under a label in hover and pressed; below zero the fill moves away from the ink.
 UNDERLAYS = (0.04, 0.06, 0.08, 0.1, 0.12, 0.15, 0.2, 0.25, 0.3, -0.05, -0.1, -0.15, -0.2)
+_Fills = tuple[RGB | None, RGB | None]  # of hover and of pressed
 _UNDER_HOVER, _UNDER_PRESSED, _AWAY = 0.1, 0.2, 0.3
 
 
@@ -80,7 +81,7 @@ def _stands_out(scene: Scene, fills: Options) -> np.ndarray[tuple[int, ...], np.
     return np.asarray((scene.apart_from_ground >= FILL_APART) & clear)
 
 
-def _primary_states(scene: Scene, fill: RGB, label: RGB) -> tuple[RGB | None, RGB | None]:
+def _primary_states(scene: Scene, fill: RGB, label: RGB) -> _Fills:
     """Fills of hover and pressed, hover first: nearest to the move that is wanted among those that are seen beside the
     others and on which the label passes (or loses nothing, where it does not pass at rest)."""
     required = min(scene.text, contrast_ratio(fill, label))
@@ -106,8 +107,8 @@ def states(scene: Scene, main: Primary, heading: Swatch, link: Swatch, link_hove
     """Every variant in every state."""
     yield from _filled(scene, main)
     yield from _outlined(scene, heading)
-    reason = "The link ink, without a fill."
-    yield from _open(scene, "text", link, link, link_hover, reason)
+    under = _underlays(scene, "text", link.rgb, link_hover.rgb)
+    yield from _open(scene, "text", link, link, link_hover, under, "The link ink, without a fill.")
 
 
 def _filled(scene: Scene, main: Primary) -> Iterator[ButtonState]:
@@ -143,23 +144,24 @@ def _on(scene: Scene, variant: str, state: str, label: Swatch) -> Swatch:
 def _outlined(scene: Scene, heading: Swatch) -> Iterator[ButtonState]:
     """The second button: the heading ink, or the nearest to it that has states, as label and border."""
     options = scene.options("secondary/label/rest", heading.rgb)
-    ink = None
     for trial in ranked(options, scene.on(options, scene.back, scene.text)):
-        if None not in _underlays(scene, "secondary", trial.rgb, trial.rgb):
+        under = _underlays(scene, "secondary", trial.rgb, trial.rgb)
+        if None not in under:
             ink = trial
             break
-    if ink is None:
+    else:
         ink = options.swatches[0] if len(options.swatches) == 1 else heading
+        under = _underlays(scene, "secondary", ink.rgb, ink.rgb)
     border = ink
     if ink.rgb in (BLACK, WHITE) and not any(swatch.rgb == ink.rgb for swatch in scene.palette.brand):
         # Pure black and white stand only where nothing else can: a border needs less than a label.
         border = scene.solve("", ink.rgb, scene.boundary, (NEUTRAL, RAMP, EXACT)) or ink
     ratio = contrast_ratio(ink.rgb, scene.back)
     reason = f"Border and label in {ink.label}, {shown(ratio)} on {scene.ground.swatch.label}; labels need {scene.text:g}:1."
-    yield from _open(scene, "secondary", ink, border, ink, reason)
+    yield from _open(scene, "secondary", ink, border, ink, under, reason)
 
 
-def _underlays(scene: Scene, variant: str, ink: RGB, moved_ink: RGB) -> tuple[RGB | None, RGB | None]:
+def _underlays(scene: Scene, variant: str, ink: RGB, moved_ink: RGB) -> _Fills:
     """Fills of hover and pressed under a label without a fill, hover first: some of the ink in the ground, nearest to
     the share that is wanted among those on which the label passes and that are seen beside the others."""
     required = min(scene.text, contrast_ratio(ink, scene.back))
@@ -187,13 +189,14 @@ def _shares(wanted: float) -> tuple[float, ...]:
     return tuple(sorted(UNDERLAYS, key=lambda share: (abs(abs(share) - wanted) + (_AWAY if share < 0 else 0), share)))
 
 
-def _open(scene: Scene, variant: str, ink: Swatch, border: Swatch, moved_ink: Swatch, reason: str) -> Iterator[ButtonState]:
-    """A variant without a fill; `moved_ink` is its label in hover and pressed."""
+def _open(
+    scene: Scene, variant: str, ink: Swatch, border: Swatch, moved_ink: Swatch, fills: _Fills, reason: str
+) -> Iterator[ButtonState]:
+    """A variant without a fill; `moved_ink` is its label in hover and pressed, `fills` are what lies under it then."""
     ground = scene.ground.swatch
     none = ground
     edge = none if variant == "text" else border
     yield _state(scene, variant, "rest", none, ink, edge, reason)
-    fills = _underlays(scene, variant, ink.rgb, moved_ink.rgb)
     for state, rgb in zip(("hover", "pressed"), fills, strict=True):
         fill = none if rgb is None else made_for_here(rgb, f"{ground.label} with {ink.label}")
         note = f"The ground with some of the ink in it, ΔE2000 {difference(fill.rgb, ground.rgb):.1f} from rest."
@@ -217,6 +220,9 @@ def _disabled(scene: Scene, variant: str, ink: RGB) -> ButtonState:
 
 def _state(scene: Scene, variant: str, state: str, fill: Swatch, label: Swatch, border: Swatch, reason: str) -> ButtonState:
     """A state, with what was set by hand in its place; an unset border follows its fill or label."""
+    if not scene.fixed:
+        own = _derived(fill), _derived(label), _derived(border)
+        return ButtonState(variant, state, fill, label, border, own, reason)
     parts, origins = {"fill": fill, "label": label, "border": border}, []
     for part in PARTS:
         name = f"{variant}/{part}/{state}"

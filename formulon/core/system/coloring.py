@@ -180,9 +180,9 @@ class Coloring:
     def copy(self, part: "Coloring", twin: str, name: str) -> None:
         """What stands on a ground that has the colour of another, with nothing set by hand on either."""
         start, own = len(f"ground/{twin}/"), f"ground/{name}/"
-        for path, token in part.tokens.items():
-            path = own + path[start:]
-            self.tokens[path] = Token(path, token.type, token.value, token.css, token.origin, token.reason, token.alias)
+        for token in part.tokens.values():
+            path = own + token.path[start:]
+            self.tokens[path] = Token(path, "color", token.value, token.css, token.origin, token.reason, token.alias)
         self.pairs += [
             Pair(name, p.ink, p.foreground, p.background, p.ratio, p.required, p.exempt, p.scheme) for p in part.pairs
         ]

@@ -136,8 +136,11 @@ def _on_both(scene: Scene, options: Options, fill: Swatch) -> Floats:
 
 
 def _state(scene: Scene, state: str, fill: Swatch, label: Swatch, hint: Swatch, border: Swatch, reason: str) -> FieldState:
+    given = fill, label, hint, border
+    if not scene.fixed:
+        return FieldState(state, given, (*("exact" if swatch.kind == EXACT else "derived" for swatch in given),), reason)
     colors, origins = [], []
-    for part, swatch in zip(PARTS, (fill, label, hint, border), strict=True):
+    for part, swatch in zip(PARTS, given, strict=True):
         name = f"field/{part}/{state}"
         set_by_hand = scene.fixed.get(name)
         colors.append(set_by_hand[0] if set_by_hand else swatch)

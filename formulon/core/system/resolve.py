@@ -7,9 +7,9 @@ from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB
 from formulon.core.system import lockup, motif, shape, typography
 from formulon.core.system import pins as pinning
-from formulon.core.system.choices import DARK, Choices
+from formulon.core.system.choices import DARK, Choices, Scale
 from formulon.core.system.coloring import Coloring, Rules
-from formulon.core.system.identity import BrandColor, Identity, Mark
+from formulon.core.system.identity import BrandColor, Identity, Mark, Typefaces
 from formulon.core.system.model import Conflict, Scheme, Step, System, Token
 from formulon.core.system.palette import Palette
 from formulon.core.system.policy import policy_of
@@ -28,11 +28,11 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
     forbidden = _forbidden(identity)
     runs = [_colored(colors, marks, _rules(choices, scheme, forbidden)) for scheme in schemes]
     header = next((mark for mark in identity.marks if mark.id == runs[0].marks["navigation"].mark), None)
-    steps = typography.steps(identity.typefaces, choices.scale)
+    steps, letters = _typography(identity.typefaces.model_dump_json(), choices.scale.model_dump_json())
     every = [_with_motif(run, choices, scheme) for run, scheme in zip(runs, schemes, strict=True)]
     tokens = every[0]
     measures = [
-        *typography.tokens(identity.typefaces, choices.scale, steps),
+        *letters,
         *shape.tokens(choices),
         *lockup.tokens(identity, choices, header),
         *motif.measures(identity, choices),
@@ -42,13 +42,13 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
     conflicts += motif.conflicts(identity, choices)
     conflicts += _pin_measures(choices, tokens)
     conflicts += lockup.conflicts(tokens, header)
-    steps = {name: _pinned_step(step, tokens) if choices.pins else step for name, step in steps.items()}
+    pinned_steps = {name: _pinned_step(step, tokens) if choices.pins else step for name, step in steps.items()}
     second = every[1] if len(runs) > 1 else {}
     return System(
         tokens,
         tuple(pair for run in runs for pair in run.pairs),
         tuple(conflicts),
-        steps,
+        pinned_steps,
         runs[0].marks,
         runs[0].palette.references,
         schemes,
@@ -104,6 +104,14 @@ def _colored(colors: ColorFacts, marks: MarkFacts, rules: Rules) -> Coloring:
     run = Coloring(_brand(colors), made, rules, _palette(colors, _ramp_pins(rules)))
     run.resolve()
     return run
+
+
+@lru_cache(maxsize=32)
+def _typography(typefaces: str, scale: str) -> tuple[dict[str, Step], list[Token]]:
+    """The steps of the scale and their tokens. Kept, since colours are led elsewhere far more often than type is set."""
+    given, sizes = Typefaces.model_validate_json(typefaces), Scale.model_validate_json(scale)
+    made = typography.steps(given, sizes)
+    return made, list(typography.tokens(given, sizes, made))
 
 
 @lru_cache(maxsize=64)
