@@ -69,12 +69,16 @@ def oklch_to_rgb(lch: ArrayLike) -> list[RGB]:
     outside = np.flatnonzero(~_in_gamut(linear))
     if outside.size:
         roots, slopes = roots[outside], slopes[outside]
-        low, half = np.zeros((len(outside), 1)), chroma[outside, None]
-        for _ in range(14):
-            half = half / 2
-            fits = _in_gamut(_cubed(roots + (low + half) * slopes))
-            low += np.where(fits[:, None], half, 0.0)
-        linear[outside] = _cubed(roots + low * slopes)
+        low, step, rows = np.zeros(len(outside)), chroma[outside], np.arange(len(outside))
+        for halvings in (4, 4, 4, 2):  # what each of so many halvings may ask is worked out at once
+            step = step / 2**halvings
+            trials = low[:, None] + step[:, None] * np.arange(1, 2**halvings)
+            fits = _in_gamut(_cubed(roots[:, None] + trials[..., None] * slopes[:, None]))
+            at = np.zeros_like(rows)
+            for half in (2**halvings >> n for n in range(1, halvings + 1)):
+                at += half * fits[rows, at + half - 1]
+            low += step * at
+        linear[outside] = _cubed(roots + low[:, None] * slopes)
     rgb = np.rint(np.clip(from_linear(linear), 0, 1) * 255).astype(int)
     return [(r, g, b) for r, g, b in rgb.tolist()]
 

@@ -1,5 +1,6 @@
 """The colours of one scheme: every ground with what stands on it, as tokens, pairs and conflicts."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from functools import lru_cache
 
@@ -123,16 +124,18 @@ class Coloring:
             self.tokens[path] = Token(path, "color", exact, exact, "exact", reason, "", wide)
             for step, rgb in self.palette.ramps[swatch.reference].items():
                 name, own = f"ramp/{color.id}/{step}", rgb == swatch.rgb
-                if name in pins:
-                    self.add(name, Swatch("", name, rgb, -1), "pinned", f"Pinned at {to_hex(rgb)}.")
-                    continue
-                why = f"{color.name} itself stands here." if own else f"Step {step} of the ramp of {color.name} (OKLCH)."
-                self.add(name, swatch if own else Swatch("", name, rgb, -1), "exact" if own else "derived", why)
+                if own and name not in pins:
+                    self.add(name, swatch, "exact", f"{color.name} itself stands here.")
+                else:
+                    self.step(name, rgb, f"Step {step} of the ramp of {color.name} (OKLCH).", pins)
         for step, rgb in self.palette.neutral.items():
-            name = f"neutral/{step}"
-            origin: Origin = "pinned" if name in pins else "derived"
-            why = f"Pinned at {to_hex(rgb)}." if name in pins else f"Step {step} of the near-greys in the brand's tint."
-            self.add(name, Swatch("", name, rgb, -1), origin, why)
+            self.step(f"neutral/{step}", rgb, f"Step {step} of the near-greys in the brand's tint.", pins)
+
+    def step(self, path: str, rgb: RGB, reason: str, pins: Mapping[str, str]) -> None:
+        """A step of a ramp or of the neutral, as derived or pinned."""
+        text = to_hex(rgb)
+        made: tuple[Origin, str] = ("pinned", f"Pinned at {text}.") if path in pins else ("derived", reason)
+        self.tokens[path] = Token(path, "color", text, text, *made)
 
     def fixed(self) -> tuple[Fixed, dict[str, Fixed]]:
         """What wires and pins set: the grounds' own colours, and by ground what stands on them. A pin goes before a

@@ -93,7 +93,7 @@ def _best(palette: Palette, back: RGB, wish: float) -> Swatch:
     """The swatch whose contrast with the ground is nearest to the wish, exact colours before steps of their ramps, and those
     before neutrals; among what is seen at all."""
     own = relative_luminance(back) + 0.05
-    light = palette.luminance + 0.05
+    light = palette.whole.lifted
     ratios = np.maximum(light, own) / np.minimum(light, own)
     costs = np.abs(np.log(ratios / wish)) + np.array([_WEAKER[int(kind)] for kind in palette.kind])
     away = np.hypot(*(palette.lab[:, 1:] - np.array(oklab(back))[1:]).T)  # a step of a foreign hue is nobody's colour there

@@ -69,7 +69,7 @@ class Palette:
         self.kind = np.array([swatch.kind for swatch in swatches])
         self.chroma = np.hypot(self.lab[:, 1], self.lab[:, 2])
         self.cielab = labs(self.rgb)
-        self.whole = Options(swatches, self.luminance, np.zeros(len(swatches)))
+        self.whole = Options(swatches, self.luminance + 0.05, np.zeros(len(swatches)))
         self.pure_last = np.where(self.kind == PURE, LAST, 0.0)
         self._apart: dict[RGB, Floats] = {}
         self._passing: dict[tuple[RGB, float], Floats] = {}
@@ -166,8 +166,10 @@ class Palette:
         if keys:
             away = self.lab - np.array([wish for wish, _, _ in keys])[:, None]
             far = np.sqrt((away * away) @ _ONES) / FAR
-            for key, distance in zip(keys, far, strict=True):
-                self._options[key] = Options(self.swatches, self.luminance, self.weights(key[1], key[2]) + distance)
+            costs = np.stack([self.weights(order, calm) for _, order, calm in keys]) + far
+            self._options |= {
+                key: Options(self.swatches, self.whole.lifted, cost) for key, cost in zip(keys, costs, strict=True)
+            }
 
 
 @cache

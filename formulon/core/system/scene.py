@@ -91,7 +91,7 @@ class Scene:
         """What a role may take: the one colour that was set by hand, else all swatches against a wish."""
         if name in self.fixed:
             swatch = self.fixed[name][0]
-            return Options([swatch], np.array([relative_luminance(swatch.rgb)]), np.zeros(1))
+            return Options([swatch], np.array([relative_luminance(swatch.rgb) + 0.05]), np.zeros(1))
         return self.palette.options(oklab(wish), order, calm)
 
     def fills(self, name: str, wish: RGB) -> Options:
@@ -99,7 +99,7 @@ class Scene:
         options = self.options(name, wish)
         if options.swatches is not self.palette.swatches:
             return options
-        return Options(options.swatches, options.luminance, options.cost + self.palette.pure_last)
+        return options._replace(cost=options.cost + self.palette.pure_last)
 
     def texts(
         self, name: str, fills: Options, mix: float = 0.0, order: tuple[int, ...] = ALL, calm: float = CALM_TEXT

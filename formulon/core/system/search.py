@@ -13,8 +13,6 @@ and groups that share no constraint can be solved apart.
 """
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
-from functools import cached_property
 from typing import NamedTuple
 
 import numpy as np
@@ -51,18 +49,13 @@ class Swatch(NamedTuple):
         return f"ramp/{self.reference}" if self.kind == RAMP and "/" in self.reference else ""
 
 
-@dataclass(frozen=True)
-class Options:
-    """What a role may take: swatches, their relative luminances and their costs, each of shape (n,)."""
+class Options(NamedTuple):
+    """What a role may take: swatches, the terms of their contrast ratios (relative luminance and 0.05) and their costs,
+    each of shape (n,)."""
 
     swatches: Sequence[Swatch]
-    luminance: Floats
+    lifted: Floats
     cost: Floats
-
-    @cached_property
-    def lifted(self) -> Floats:
-        """Luminance and 0.05, the terms of the contrast ratio."""
-        return self.luminance + 0.05
 
 
 def rank_cost(rank: int) -> float:
