@@ -78,44 +78,53 @@ def difference(a: RGB, b: RGB) -> float:
 
 
 _TO_XYZ = np.array([[0.4124564, 0.3575761, 0.1804375], [0.2126729, 0.7151522, 0.0721750], [0.0193339, 0.1191920, 0.9503041]])
+_TO_WHITE = (_TO_XYZ / np.array(_WHITE)[:, None]).T
 
 
 def labs(rgb8: ArrayLike) -> Floats:
     """CIELAB, D65, of sRGB colours of 0–255, shape (..., 3); fractions are allowed."""
-    t = to_linear_wcag(rgb8) @ _TO_XYZ.T / np.array(_WHITE)
+    t = to_linear_wcag(rgb8) @ _TO_WHITE
     f = np.where(t > 216 / 24389, np.cbrt(t), (24389 / 27 * t + 16) / 116)
-    return np.stack([116 * f[..., 1] - 16, 500 * (f[..., 0] - f[..., 1]), 200 * (f[..., 1] - f[..., 2])], axis=-1)
+    x, y, z = np.moveaxis(f, -1, 0)
+    return np.stack([116 * y - 16, 500 * (x - y), 200 * (y - z)], axis=-1)
 
 
 def differences(first: Floats, second: Floats) -> Floats:
     """ΔE2000 of CIELAB arrays of shapes (..., 3) that broadcast; the formula of `delta_e_2000`, on arrays."""
     l1, a1, b1 = np.moveaxis(first, -1, 0)
     l2, a2, b2 = np.moveaxis(second, -1, 0)
-    c_mean7 = ((np.hypot(a1, b1) + np.hypot(a2, b2)) / 2) ** 7
-    g = 1 + 0.5 * (1 - np.sqrt(c_mean7 / (c_mean7 + 25.0**7)))
+    g = 1.5 - 0.5 * _faded((np.hypot(a1, b1) + np.hypot(a2, b2)) / 2)
     a1, a2 = g * a1, g * a2
     c1, c2 = np.hypot(a1, b1), np.hypot(a2, b2)
-    h1, h2 = np.degrees(np.arctan2(b1, a1)) % 360, np.degrees(np.arctan2(b2, a2)) % 360
+    h1, h2 = (np.where(h < 0, h + 2 * np.pi, h) for h in (np.arctan2(b1, a1), np.arctan2(b2, a2)))
     grey = c1 * c2 == 0
-    dl, dc = l2 - l1, c2 - c1
-    dh = (h2 - h1 + 180) % 360 - 180
-    dh = np.where((dh == -180) & (h2 > h1), 180.0, dh)
-    big_dh = np.where(grey, 0.0, 2 * np.sqrt(c1 * c2) * np.sin(np.radians(dh) / 2))
+    dl, dc, dh = l2 - l1, c2 - c1, h2 - h1
+    far = np.abs(dh) > np.pi
+    dh = np.where(far, dh - np.copysign(2 * np.pi, dh), dh)
+    big_dh = np.where(grey, 0.0, 2 * np.sqrt(c1 * c2) * np.sin(dh / 2))
     l_mean, c_mean, total = (l1 + l2) / 2, (c1 + c2) / 2, h1 + h2
-    h_mean = np.where(np.abs(h1 - h2) <= 180, total / 2, np.where(total < 360, total + 360, total - 360) / 2)
-    h_mean = np.where(grey, total, h_mean)
+    h_mean = np.where(grey, total, total / 2 + np.where(far, np.where(total < 2 * np.pi, np.pi, -np.pi), 0.0))
     t = (
         1
-        - 0.17 * np.cos(np.radians(h_mean - 30))
-        + 0.24 * np.cos(np.radians(2 * h_mean))
-        + 0.32 * np.cos(np.radians(3 * h_mean + 6))
-        - 0.20 * np.cos(np.radians(4 * h_mean - 63))
+        - 0.17 * np.cos(h_mean - _DEGREE * 30)
+        + 0.24 * np.cos(2 * h_mean)
+        + 0.32 * np.cos(3 * h_mean + _DEGREE * 6)
+        - 0.20 * np.cos(4 * h_mean - _DEGREE * 63)
     )
-    rotation = 60 * np.exp(-(((h_mean - 275) / 25) ** 2))
-    c7 = c_mean**7
-    r_t = -2 * np.sqrt(c7 / (c7 + 25.0**7)) * np.sin(np.radians(rotation))
+    rotation = 60 * np.exp(-(((h_mean / _DEGREE - 275) / 25) ** 2))
+    r_t = -2 * _faded(c_mean) * np.sin(_DEGREE * rotation)
     away = (l_mean - 50) ** 2
     light = dl / (1 + 0.015 * away / np.sqrt(20 + away))
     chroma = dc / (1 + 0.045 * c_mean)
     hue = big_dh / (1 + 0.015 * c_mean * t)
     return np.asarray(np.sqrt(np.maximum(light**2 + chroma**2 + hue**2 + r_t * chroma * hue, 0)))
+
+
+def _faded(chroma: Floats) -> Floats:
+    """What equations 4 and 19 take of the mean chroma: the root of C⁷ / (C⁷ + 25⁷)."""
+    squared = chroma * chroma
+    seventh = squared * squared * squared * chroma
+    return np.sqrt(seventh / (seventh + 25.0**7))
+
+
+_DEGREE = math.pi / 180

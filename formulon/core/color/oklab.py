@@ -61,32 +61,31 @@ def oklch_to_rgb(lch: ArrayLike) -> list[RGB]:
     """Eight-bit sRGB of OKLCH colours, shape (n, 3), brought into gamut by reducing chroma at constant lightness
     and hue (the approach of CSS Color 4, section 13.2, by plain bisection without the local clip)."""
     lightness, chroma, hue = np.atleast_2d(np.asarray(lch, dtype=np.float64)).T
-    # The roots of LMS are straight lines in chroma, which are worked out once.
-    angle, axes = np.radians(hue)[:, None], _LAB_TO_LMS.T
-    roots = np.clip(lightness, 0, 1)[:, None] * axes[0]
-    slopes = np.cos(angle) * axes[1] + np.sin(angle) * axes[2]
-    linear = _cubed(roots + chroma[:, None] * slopes)
+    # The roots of LMS are straight lines in chroma, which are worked out once. Arrays have a row for each channel.
+    angle, axes = np.radians(hue), _LAB_TO_LMS.T[:, :, None]
+    roots, slopes = axes[0] * np.clip(lightness, 0, 1), axes[1] * np.cos(angle) + axes[2] * np.sin(angle)
+    linear = _cubed(roots + slopes * chroma)
     outside = np.flatnonzero(~_in_gamut(linear))
     if outside.size:
-        roots, slopes = roots[outside], slopes[outside]
-        low, step, rows = np.zeros(len(outside)), chroma[outside], np.arange(len(outside))
+        roots, slopes = roots[:, outside], slopes[:, outside]
+        low, step, columns = np.zeros(len(outside)), chroma[outside], np.arange(len(outside))
         for halvings in (4, 4, 4, 2):  # what each of so many halvings may ask is worked out at once
             step = step / 2**halvings
-            trials = low[:, None] + step[:, None] * np.arange(1, 2**halvings)
-            fits = _in_gamut(_cubed(roots[:, None] + trials[..., None] * slopes[:, None]))
-            at = np.zeros_like(rows)
+            trials = low + step * np.arange(1, 2**halvings)[:, None]
+            fits = _in_gamut(_cubed(roots[:, None] + slopes[:, None] * trials))
+            at = np.zeros_like(columns)
             for half in (2**halvings >> n for n in range(1, halvings + 1)):
-                at += half * fits[rows, at + half - 1]
+                at += half * fits[at + half - 1, columns]
             low += step * at
-        linear[outside] = _cubed(roots + low[:, None] * slopes)
+        linear[:, outside] = _cubed(roots + slopes * low)
     rgb = np.rint(np.clip(from_linear(linear), 0, 1) * 255).astype(int)
-    return [(r, g, b) for r, g, b in rgb.tolist()]
+    return [(r, g, b) for r, g, b in rgb.T.tolist()]
 
 
 def _cubed(roots: Floats) -> Floats:
-    """Linear sRGB of the roots of LMS."""
-    return np.asarray((roots * roots * roots) @ _LMS_TO_RGB.T)
+    """Linear sRGB of the roots of LMS, both of shape (3, ...)."""
+    return np.asarray(_LMS_TO_RGB @ (roots * roots * roots).reshape(3, -1)).reshape(roots.shape)
 
 
 def _in_gamut(linear: Floats) -> np.ndarray[tuple[int, ...], np.dtype[np.bool_]]:
-    return np.asarray((np.abs(linear - 0.5) <= 0.5 + 1e-6).all(axis=-1))
+    return np.asarray((np.abs(linear - 0.5) <= 0.5 + 1e-6).all(axis=0))

@@ -33,7 +33,6 @@ from formulon.core.system.texts import Forbidden, Texts
 BLACK, WHITE = (0, 0, 0), (255, 255, 255)
 # Hues of the three signals in OKLCH degrees and their chroma: common practice, green, amber and red.
 SIGNALS = {"success": (150.0, 0.13), "warning": (70.0, 0.13), "error": (26.0, 0.18)}
-_ONES = np.ones(3)
 _Wish = tuple[tuple[float, float, float], tuple[int, ...], float | None]  # OKLab, order of classes, bound on chroma
 _DEFAULT_TINT: RGB = (96, 100, 108)
 
@@ -65,6 +64,7 @@ class Palette:
         self.by_reference = {swatch.reference: swatch for swatch in swatches}
         self.rgb = np.array([swatch.rgb for swatch in swatches])
         self.lab = rgb_to_oklab(self.rgb)
+        self._lab = np.ascontiguousarray(self.lab.T)
         self.luminance = luminances(self.rgb)
         self.kind = np.array([swatch.kind for swatch in swatches])
         self.chroma = np.hypot(self.lab[:, 1], self.lab[:, 2])
@@ -164,9 +164,11 @@ class Palette:
 
     def _work_out(self, keys: list[_Wish]) -> None:
         if keys:
-            away = self.lab - np.array([wish for wish, _, _ in keys])[:, None]
-            far = np.sqrt((away * away) @ _ONES) / FAR
-            costs = np.stack([self.weights(order, calm) for _, order, calm in keys]) + far
+            # A row for each of L, a and b: shapes (3, wishes, swatches).
+            away = self._lab[:, None] - np.array([wish for wish, _, _ in keys]).T[:, :, None]
+            away *= away
+            far = np.sqrt(away[0] + away[1] + away[2]) / FAR
+            costs = np.array([self.weights(order, calm) for _, order, calm in keys]) + far
             self._options |= {
                 key: Options(self.swatches, self.whole.lifted, cost) for key, cost in zip(keys, costs, strict=True)
             }
