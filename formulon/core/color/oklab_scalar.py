@@ -100,6 +100,6 @@ def _linear(lightness: float, chroma: float, cos: float, sin: float) -> Triple:
 
 
 def _encode(value: float) -> int:
-    value = min(1.0, max(0.0, value))
-    curved = 12.92 * value if value <= 0.0031308 else 1.055 * value ** (1 / 2.4) - 0.055
-    return round(curved * 255)
+    if value <= 0.0031308:
+        return round(12.92 * value * 255) if value > 0 else 0
+    return round((1.055 * value ** (1 / 2.4) - 0.055) * 255) if value < 1 else 255

@@ -13,7 +13,7 @@ from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE
-from formulon.core.system.scene import ALL, CALM_TEXT, Scene, apart, made_for_here, passes, shifts
+from formulon.core.system.scene import ALL, CALM_TEXT, ORIGINS, Scene, apart, made_for_here, passes, shifts
 from formulon.core.system.search import EXACT, LAST, NEUTRAL, RAMP, SIGNAL, Options, Swatch, ascending, bars, pairs, ranked
 
 VARIANTS = ("primary", "secondary", "text")
@@ -165,21 +165,26 @@ def _underlays(scene: Scene, variant: str, ink: RGB, moved_ink: RGB) -> _Fills:
     """Fills of hover and pressed under a label without a fill, hover first: some of the ink in the ground, nearest to
     the share that is wanted among those on which the label passes and that are seen beside the others."""
     required = min(scene.text, contrast_ratio(ink, scene.back))
+    made: dict[float, RGB | None] = {}
 
-    def trials(state: str, wanted: float, others: list[RGB]) -> Iterator[RGB]:
+    def trials(state: str, wanted: float, hover: RGB | None = None) -> Iterator[RGB]:
         name = f"{variant}/fill/{state}"
         if name in scene.fixed:
             yield scene.fixed[name][0].rgb
             return
         for share in _shares(wanted):
-            fill = mixed(scene.back, ink, share)
-            if fill not in (BLACK, WHITE) and passes(moved_ink, fill, required) and apart(fill, others):
-                yield fill
+            if share not in made:
+                fill = mixed(scene.back, ink, share)
+                passing = fill not in (BLACK, WHITE) and passes(moved_ink, fill, required) and apart(fill, [scene.back])
+                made[share] = fill if passing else None
+            found = made[share]
+            if found and (hover is None or apart(found, [hover])):
+                yield found
 
     first = None
-    for hover in trials("hover", _UNDER_HOVER, [scene.back]):
+    for hover in trials("hover", _UNDER_HOVER):
         first = first or hover
-        for pressed in trials("pressed", _UNDER_PRESSED, [scene.back, hover]):
+        for pressed in trials("pressed", _UNDER_PRESSED, hover):
             return hover, pressed
     return first, None
 
@@ -221,7 +226,7 @@ def _disabled(scene: Scene, variant: str, ink: RGB) -> ButtonState:
 def _state(scene: Scene, variant: str, state: str, fill: Swatch, label: Swatch, border: Swatch, reason: str) -> ButtonState:
     """A state, with what was set by hand in its place; an unset border follows its fill or label."""
     if not scene.fixed:
-        own = _derived(fill), _derived(label), _derived(border)
+        own = ORIGINS[fill.kind], ORIGINS[label.kind], ORIGINS[border.kind]
         return ButtonState(variant, state, fill, label, border, own, reason)
     parts, origins = {"fill": fill, "label": label, "border": border}, []
     for part in PARTS:
@@ -230,12 +235,8 @@ def _state(scene: Scene, variant: str, state: str, fill: Swatch, label: Swatch, 
             parts[part] = scene.fixed[name][0]
             if part == "fill" and border is fill:
                 parts["border"] = parts["fill"]
-        origins.append(scene.fixed[name][1] if name in scene.fixed else _derived(parts[part]))
+        origins.append(scene.fixed[name][1] if name in scene.fixed else ORIGINS[parts[part].kind])
     return ButtonState(variant, state, parts["fill"], parts["label"], parts["border"], (*origins,), reason)  # type: ignore[arg-type]
-
-
-def _derived(swatch: Swatch) -> Origin:
-    return "exact" if swatch.kind == EXACT else "derived"
 
 
 def _verb(scene: Scene, name: str) -> str:

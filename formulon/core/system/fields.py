@@ -11,8 +11,8 @@ from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import mixed, oklab
 from formulon.core.color.srgb import Floats
 from formulon.core.system.model import Origin
-from formulon.core.system.scene import CALM_TONE, TONES, Scene, apart, made_for_here
-from formulon.core.system.search import EXACT, Options, Swatch, against, best, rank_cost, ranked
+from formulon.core.system.scene import CALM_TONE, ORIGINS, TONES, Scene, apart, made_for_here
+from formulon.core.system.search import Options, Swatch, against, best, rank_cost, ranked
 
 STATES = ("rest", "hover", "focus", "invalid", "disabled")
 PARTS = ("fill", "label", "hint", "border")
@@ -138,11 +138,11 @@ def _on_both(scene: Scene, options: Options, fill: Swatch) -> Floats:
 def _state(scene: Scene, state: str, fill: Swatch, label: Swatch, hint: Swatch, border: Swatch, reason: str) -> FieldState:
     given = fill, label, hint, border
     if not scene.fixed:
-        return FieldState(state, given, (*("exact" if swatch.kind == EXACT else "derived" for swatch in given),), reason)
+        return FieldState(state, given, tuple([ORIGINS[swatch.kind] for swatch in given]), reason)
     colors, origins = [], []
     for part, swatch in zip(PARTS, given, strict=True):
         name = f"field/{part}/{state}"
         set_by_hand = scene.fixed.get(name)
         colors.append(set_by_hand[0] if set_by_hand else swatch)
-        origins.append(set_by_hand[1] if set_by_hand else "exact" if swatch.kind == EXACT else "derived")
+        origins.append(set_by_hand[1] if set_by_hand else ORIGINS[swatch.kind])
     return FieldState(state, (*colors,), (*origins,), reason)  # type: ignore[arg-type]

@@ -29,6 +29,7 @@ from formulon.core.system.search import (
 )
 from formulon.core.system.texts import Forbidden, Texts
 
+ORIGINS: tuple[Origin, ...] = ("exact", "derived", "derived", "derived", "derived")  # by class
 ALL = (EXACT, RAMP, NEUTRAL, PURE)
 TONES = (RAMP, NEUTRAL, EXACT, PURE)
 CALM_TEXT, CALM_TONE = 0.09, 0.06  # bounds on chroma for running and for quiet text (common practice)
@@ -85,7 +86,7 @@ class Scene:
         """Where a value came from: the wire's or pin's word, or by its class."""
         if name in self.fixed:
             return self.fixed[name][1]
-        return "exact" if swatch.kind == EXACT else "derived"
+        return ORIGINS[swatch.kind]
 
     def options(self, name: str, wish: RGB, order: tuple[int, ...] = ALL, calm: float | None = None) -> Options:
         """What a role may take: the one colour that was set by hand, else all swatches against a wish."""
