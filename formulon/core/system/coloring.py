@@ -56,6 +56,7 @@ class Coloring:
 
     def resolve(self) -> None:
         policy = self.rules.policy
+        self.bare = replace(self.rules, wires=(), pins=(), large_only=(), forbidden=(), plates=())
         self.exact_colors()
         grounds, by_ground = self.fixed()
         self.grounds = assign(self.palette, grounds, self.rules.scheme)
@@ -93,7 +94,7 @@ class Coloring:
     def of_ground(self, name: str) -> Rules:
         """The rules as far as they bear on one ground, so that its solution is kept while others are changed."""
         wires = tuple(wire for wire in self.rules.wires if wire[0].partition("/")[0] == name)
-        return replace(self.rules, wires=wires, pins=(), large_only=(), forbidden=(), plates=())
+        return replace(self.bare, wires=wires) if wires else self.bare
 
     def add(self, path: str, swatch: Swatch, origin: Origin, reason: str) -> None:
         text = to_hex(swatch.rgb)

@@ -7,15 +7,25 @@ from itertools import chain
 
 import numpy as np
 
-from formulon.core.color.contrast import contrast_ratio, shown
+from formulon.core.color.contrast import contrast_ratio, relative_luminance, shown
 from formulon.core.color.difference import difference, differences, labs
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.color.vision import DICHROMACIES, seen
 from formulon.core.system.grounds import far_from
-from formulon.core.system.palette import Palette
+from formulon.core.system.palette import Palette, signal_steps
 from formulon.core.system.scene import ALL, CALM_TEXT, CALM_TONE, TONES, Made, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import PURE, SIGNAL, Swatch, ascending, bars, best, ranked
+from formulon.core.system.search import (
+    PURE,
+    SIGNAL,
+    Swatch,
+    against,
+    ascending,
+    bars,
+    best,
+    ranked,
+    together,
+)
 
 VISITED_APART = 6.0  # least ΔE2000 between a link and one that was visited (common practice)
 SELECTION_APART = 12.0  # least ΔE2000 between selected text's fill and the ground (common practice)
@@ -170,15 +180,13 @@ def _focus(scene: Scene, fill: Swatch) -> Iterator[Made]:
     outer, inner = scene.options("focus", scene.action.rgb), scene.options("focus-inner", scene.back)
     shown_out = scene.on(outer, scene.back, scene.boundary)
     shown_in = scene.on(inner, fill.rgb, scene.boundary)
-    costs = shown_out[:, None] + shown_in[None, :]
-    index = next(ascending(costs + scene.beside(outer, inner, scene.boundary)), None)
-    if index is None:
-        index = next(ascending(costs), None)
-    if index is None:  # only where one of the two was set by hand and does not show
-        first = scene.fixed["focus"][0] if "focus" in scene.fixed else scene.least_bad(scene.back)
-        second = scene.fixed["focus-inner"][0] if "focus-inner" in scene.fixed else scene.least_bad(fill.rgb)
-    else:
-        first, second = outer.swatches[index // len(inner.swatches)], inner.swatches[index % len(inner.swatches)]
+    found = together(shown_out, shown_in, scene.beside(outer, inner, scene.boundary))
+    if found:
+        first, second = outer.swatches[found[0]], inner.swatches[found[1]]
+    else:  # each for itself; nothing shows only where it was set by hand
+        own = [scene.fixed[name][0] if name in scene.fixed else None for name in ("focus", "focus-inner")]
+        first = best(outer, shown_out) or own[0] or scene.least_bad(scene.back)
+        second = best(inner, shown_in) or own[1] or scene.least_bad(fill.rgb)
     on_ground, on_fill = contrast_ratio(first.rgb, scene.back), contrast_ratio(second.rgb, fill.rgb)
     reason = f"Outer tone of the focus ring: {first.label} is {shown(on_ground)} on {scene.ground.swatch.label}."
     yield Made("focus", first, scene.origin("focus", first), reason, scene.back, scene.boundary)
@@ -211,10 +219,10 @@ def _selection(scene: Scene) -> Iterator[Made]:
 def _signals(scene: Scene) -> Iterator[Made]:
     """Success, warning, error, chosen together: each passes; they stay apart under the three dichromacies where that
     can be had; and each is near the middle of its own ramp."""
-    flat = tuple(rgb for ramp in scene.palette.signals.values() for rgb in ramp.values())
-    passing = tuple(contrast_ratio(rgb, scene.back) >= scene.text for rgb in flat)
+    flat, lifted = signal_steps()
+    passing = tuple((against(lifted, relative_luminance(scene.back)) >= scene.text).tolist())
     free = not any(name in scene.fixed for name in scene.palette.signals)
-    found, least = _together(flat, passing) if free else (None, 0.0)
+    found, least = _kept_apart(passing) if free else (None, 0.0)
     told = ""
     if found:
         told = f" Least ΔE2000 between the three under dichromacy: {least:.1f}"
@@ -234,10 +242,10 @@ def _signals(scene: Scene) -> Iterator[Made]:
 
 
 @lru_cache(maxsize=4096)
-def _together(flat: tuple[RGB, ...], passing: tuple[bool, ...]) -> tuple[tuple[int, int, int] | None, float]:
+def _kept_apart(passing: tuple[bool, ...]) -> tuple[tuple[int, int, int] | None, float]:
     """The steps of the three signals, and the least ΔE2000 between them under dichromacy; None where one has no step that
     passes. Kept, since the same steps pass on many grounds."""
-    cost, kept_apart = _table(flat)
+    cost, kept_apart = _table()
     masks = np.array(passing).reshape(3, 9)
     if not masks.any(axis=1).all():
         return None, 0.0
@@ -251,9 +259,9 @@ def _together(flat: tuple[RGB, ...], passing: tuple[bool, ...]) -> tuple[tuple[i
 
 
 @cache
-def _table(flat: tuple[RGB, ...]) -> tuple[Floats, Floats]:
+def _table() -> tuple[Floats, Floats]:
     """Of three signal ramps of nine steps: costs and least ΔE2000 under dichromacy, both (9, 9, 9)."""
-    colors = np.array(flat)
+    colors = np.array(signal_steps()[0])
     steps = np.abs(np.arange(9) - 5) / 9
     cost = steps[:, None, None] + steps[None, :, None] + steps[None, None, :]
     least = np.full((27, 27), np.inf)

@@ -175,6 +175,13 @@ class Palette:
 
 
 @cache
+def signal_steps() -> tuple[list[RGB], Floats]:
+    """The steps of the three signals in a row, and the terms of their contrast ratios (relative luminance and 0.05)."""
+    flat = [rgb for hue, chroma in SIGNALS.values() for rgb in _signal(hue, chroma).values()]
+    return flat, luminances(flat) + 0.05
+
+
+@cache
 def _signal(hue: float, chroma: float) -> dict[int, RGB]:
     lch = np.array([[0.94 - 0.09 * index, chroma * min(1, 0.3 + 0.2 * index), hue] for index in range(9)])
     return dict(zip(STEPS, oklch_to_rgb(lch), strict=True))

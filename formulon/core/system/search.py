@@ -65,17 +65,12 @@ def rank_cost(rank: int) -> float:
 
 def rank_costs(kind: NDArray[np.int_], chroma: Floats, order: tuple[int, ...], calm: float | None) -> Floats:
     """Costs, shape (n,), of swatches of classes `kind` by their rank in `order`; infinite for classes not in it."""
-    made = np.full(len(kind), np.inf)
     steps = [one for one in order if one != PURE]
+    quiet, loud = (np.full(SIGNAL, np.inf) for _ in range(2))  # by class
     for rank, one in enumerate(steps):
-        if calm is None:
-            made[kind == one] = rank_cost(rank)
-        else:
-            quiet = chroma <= calm
-            made[(kind == one) & quiet] = rank_cost(rank)
-            made[(kind == one) & ~quiet] = rank_cost(rank + len(steps))
-    made[kind == PURE] = rank_cost(RANKS - 1)
-    return made
+        quiet[one], loud[one] = rank_cost(rank), rank_cost(rank + len(steps))
+    quiet[PURE] = loud[PURE] = rank_cost(RANKS - 1)
+    return quiet[kind] if calm is None else np.where(chroma <= calm, quiet[kind], loud[kind])
 
 
 def against(lifted: Floats, luminance: float) -> Floats:
@@ -135,3 +130,17 @@ def pairs(rows: Floats, cells: Floats, least: Floats, which: Ints) -> Iterator[t
         place = divmod(index, cells.shape[1])
         if place != found:
             yield place
+
+
+def together(first: Floats, second: Floats, barred: Floats) -> tuple[int, int] | None:
+    """The two of least cost together, of shapes (m,) and (n,), that are not barred from each other, shape (m, n)."""
+    least, found = np.inf, None
+    beside = float(second.min())
+    for row in ascending(first):
+        if first[row] + beside >= least:
+            break
+        costs = second + barred[row]
+        column = int(costs.argmin())
+        if first[row] + costs[column] < least:
+            least, found = first[row] + costs[column], (row, column)
+    return found
