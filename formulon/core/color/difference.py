@@ -11,6 +11,7 @@ from formulon.core.color.srgb import RGB, Floats, to_linear_wcag
 
 Lab = tuple[float, float, float]
 
+_TURN, _DEGREE = 2 * math.pi, math.pi / 180
 _WHITE = (0.95047, 1.0, 1.08883)  # D65, 2°, CIE 15
 
 
@@ -36,36 +37,29 @@ def delta_e_2000(first: Lab, second: Lab) -> float:
     g = 0.5 * (1 - math.sqrt(c_mean7 / (c_mean7 + 25**7)))
     a1, a2 = (1 + g) * a1, (1 + g) * a2
     c1, c2 = math.hypot(a1, b1), math.hypot(a2, b2)
-    h1 = math.degrees(math.atan2(b1, a1)) % 360 if c1 else 0.0
-    h2 = math.degrees(math.atan2(b2, a2)) % 360 if c2 else 0.0
-    dl, dc = l2 - l1, c2 - c1
-    dh = 0.0
-    if c1 * c2:
-        dh = (h2 - h1 + 180) % 360 - 180
-        if dh == -180 and h2 > h1:
-            dh = 180.0
-    big_dh = 2 * math.sqrt(c1 * c2) * math.sin(math.radians(dh) / 2)
-    l_mean, c_mean = (l1 + l2) / 2, (c1 + c2) / 2
+    h1, h2 = math.atan2(b1, a1), math.atan2(b2, a2)  # radians, from 0 to 2π
+    h1, h2 = h1 + _TURN if h1 < 0 else h1, h2 + _TURN if h2 < 0 else h2
+    dh, h_mean = h2 - h1, (h1 + h2) / 2
     if not c1 * c2:
-        h_mean = h1 + h2
-    elif abs(h1 - h2) <= 180:
-        h_mean = (h1 + h2) / 2
-    else:
-        h_mean = (h1 + h2 + (360 if h1 + h2 < 360 else -360)) / 2
+        dh, h_mean = 0.0, h1 + h2
+    elif abs(dh) > math.pi:
+        dh -= math.copysign(_TURN, dh)
+        h_mean += math.pi if h_mean < math.pi else -math.pi
+    l_mean, c_mean = (l1 + l2) / 2, (c1 + c2) / 2
     t = (
         1
-        - 0.17 * math.cos(math.radians(h_mean - 30))
-        + 0.24 * math.cos(math.radians(2 * h_mean))
-        + 0.32 * math.cos(math.radians(3 * h_mean + 6))
-        - 0.20 * math.cos(math.radians(4 * h_mean - 63))
+        - 0.17 * math.cos(h_mean - _DEGREE * 30)
+        + 0.24 * math.cos(2 * h_mean)
+        + 0.32 * math.cos(3 * h_mean + _DEGREE * 6)
+        - 0.20 * math.cos(4 * h_mean - _DEGREE * 63)
     )
-    rotation = 60 * math.exp(-(((h_mean - 275) / 25) ** 2))
-    c7 = c_mean**7
-    r_t = -2 * math.sqrt(c7 / (c7 + 25**7)) * math.sin(math.radians(rotation))
-    s_l = 1 + 0.015 * (l_mean - 50) ** 2 / math.sqrt(20 + (l_mean - 50) ** 2)
-    s_c = 1 + 0.045 * c_mean
-    s_h = 1 + 0.015 * c_mean * t
-    return math.sqrt((dl / s_l) ** 2 + (dc / s_c) ** 2 + (big_dh / s_h) ** 2 + r_t * (dc / s_c) * (big_dh / s_h))
+    rotation = 60 * _DEGREE * math.exp(-(((h_mean / _DEGREE - 275) / 25) ** 2))
+    c7, away = c_mean**7, (l_mean - 50) ** 2
+    r_t = -2 * math.sqrt(c7 / (c7 + 25**7)) * math.sin(rotation)
+    light = (l2 - l1) / (1 + 0.015 * away / math.sqrt(20 + away))
+    chroma = (c2 - c1) / (1 + 0.045 * c_mean)
+    hue = 2 * math.sqrt(c1 * c2) * math.sin(dh / 2) / (1 + 0.015 * c_mean * t)
+    return math.sqrt(light**2 + chroma**2 + hue**2 + r_t * chroma * hue)
 
 
 @lru_cache(maxsize=32768)
@@ -93,14 +87,14 @@ def differences(first: Floats, second: Floats) -> Floats:
     g = 1.5 - 0.5 * _faded((np.hypot(a1, b1) + np.hypot(a2, b2)) / 2)
     a1, a2 = g * a1, g * a2
     c1, c2 = np.hypot(a1, b1), np.hypot(a2, b2)
-    h1, h2 = (np.where(h < 0, h + 2 * np.pi, h) for h in (np.arctan2(b1, a1), np.arctan2(b2, a2)))
+    h1, h2 = (np.where(h < 0, h + _TURN, h) for h in (np.arctan2(b1, a1), np.arctan2(b2, a2)))
     grey = c1 * c2 == 0
     dl, dc, dh = l2 - l1, c2 - c1, h2 - h1
     far = np.abs(dh) > np.pi
-    dh = np.where(far, dh - np.copysign(2 * np.pi, dh), dh)
+    dh = np.where(far, dh - np.copysign(_TURN, dh), dh)
     big_dh = np.where(grey, 0.0, 2 * np.sqrt(c1 * c2) * np.sin(dh / 2))
     l_mean, c_mean, total = (l1 + l2) / 2, (c1 + c2) / 2, h1 + h2
-    h_mean = np.where(grey, total, total / 2 + np.where(far, np.where(total < 2 * np.pi, np.pi, -np.pi), 0.0))
+    h_mean = np.where(grey, total, total / 2 + np.where(far, np.where(total < _TURN, np.pi, -np.pi), 0.0))
     t = (
         1
         - 0.17 * np.cos(h_mean - _DEGREE * 30)
@@ -122,6 +116,3 @@ def _faded(chroma: Floats) -> Floats:
     squared = chroma * chroma
     seventh = squared * squared * squared * chroma
     return np.sqrt(seventh / (seventh + 25.0**7))
-
-
-_DEGREE = math.pi / 180

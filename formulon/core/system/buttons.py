@@ -13,8 +13,8 @@ from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE
-from formulon.core.system.scene import ALL, CALM_TEXT, ORIGINS, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import EXACT, LAST, NEUTRAL, RAMP, SIGNAL, Options, Swatch, ascending, bars, pairs, ranked
+from formulon.core.system.scene import CALM_TEXT, ORIGINS, Scene, apart, made_for_here, passes, shifts
+from formulon.core.system.search import ALL, EXACT, LAST, NEUTRAL, RAMP, SIGNAL, Options, Swatch, ascending, bars, pairs, ranked
 
 VARIANTS = ("primary", "secondary", "text")
 STATES = ("rest", "hover", "pressed", "focus", "disabled")

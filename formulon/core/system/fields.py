@@ -11,8 +11,8 @@ from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import mixed, oklab
 from formulon.core.color.srgb import Floats
 from formulon.core.system.model import Origin
-from formulon.core.system.scene import CALM_TONE, ORIGINS, TONES, Scene, apart, made_for_here
-from formulon.core.system.search import Options, Swatch, against, best, rank_cost, ranked
+from formulon.core.system.scene import CALM_TONE, ORIGINS, Scene, apart, made_for_here
+from formulon.core.system.search import TONES, Options, Swatch, against, best, rank_cost, ranked
 
 STATES = ("rest", "hover", "focus", "invalid", "disabled")
 PARTS = ("fill", "label", "hint", "border")
@@ -76,9 +76,12 @@ def _rest(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
         paper = scene.grounds["paper"].swatch
         first, second = filled(paper, rank_cost(0)), filled(scene.ground.swatch, rank_cost(1))
         yield from (first, second)
+        least = min(first[0], second[0])
+        if rank_cost(2) + labels.floor + hints.floor + seen.min() >= least:
+            return  # no grey could do better, were there the best of everything on it
         greys, costs = scene.palette.greys(paper.rgb)
         # A grey is looked at where it could do better: the texts on it are known, and no border costs less than the least.
-        could = costs + labels.least[greys] + hints.least[greys] + seen.min() < min(first[0], second[0])
+        could = costs + labels.least[greys] + hints.least[greys] + seen.min() < least
         for index, cost in zip(greys[could].tolist(), costs[could].tolist(), strict=True):
             yield filled(whole.swatches[index], cost)
 

@@ -14,18 +14,8 @@ from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.color.vision import DICHROMACIES, seen
 from formulon.core.system.grounds import far_from
 from formulon.core.system.palette import Palette, signal_steps
-from formulon.core.system.scene import ALL, CALM_TEXT, CALM_TONE, TONES, Made, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import (
-    PURE,
-    SIGNAL,
-    Swatch,
-    against,
-    ascending,
-    bars,
-    best,
-    ranked,
-    together,
-)
+from formulon.core.system.scene import CALM_TEXT, CALM_TONE, Made, Scene, apart, made_for_here, passes, shifts
+from formulon.core.system.search import ALL, PURE, SIGNAL, TONES, Swatch, against, ascending, bars, best, ranked, together
 
 VISITED_APART = 6.0  # least ΔE2000 between a link and one that was visited (common practice)
 SELECTION_APART = 12.0  # least ΔE2000 between selected text's fill and the ground (common practice)

@@ -13,6 +13,7 @@ from formulon.core.color.ramps import STEPS, ramps
 from formulon.core.color.srgb import RGB, Floats
 from formulon.core.system.identity import BrandColor
 from formulon.core.system.search import (
+    ALL,
     EXACT,
     FAR,
     LAST,
@@ -45,6 +46,7 @@ class Palette:
 
     def __init__(self, colors: Sequence[BrandColor], pins: Mapping[str, RGB] | None = None) -> None:
         pins = pins or {}
+        self.colors = list(colors)
         self.brand = [Swatch(c.id, c.name, c.parsed.rgb, EXACT) for c in colors]
         swatches = list(self.brand)
         exact = [swatch.rgb for swatch in self.brand]
@@ -70,11 +72,11 @@ class Palette:
         self.chroma = np.hypot(self.lab[:, 1], self.lab[:, 2])
         self.cielab = labs(self.rgb)
         self.whole = Options(swatches, self.luminance + 0.05, np.zeros(len(swatches)))
-        self.pure_last = np.where(self.kind == PURE, LAST, 0.0)
         self._apart: dict[RGB, Floats] = {}
         self._passing: dict[tuple[RGB, float], Floats] = {}
         self._barred: dict[float, Floats] = {}
         self._greys: dict[RGB, tuple[Ints, Floats]] = {}
+        self._fills: dict[RGB, Options] = {}
         self._texts: dict[tuple[object, ...], Texts] = {}
         self._options: dict[_Wish, Options] = {}
         self._weights: dict[tuple[tuple[int, ...], float | None], Floats] = {}
@@ -131,6 +133,13 @@ class Palette:
             costs = self.options(oklab(near), (NEUTRAL,)).cost[rest]
             self._greys[near] = rest, costs - np.where(self.kind[rest] == NEUTRAL, rank_cost(0) - rank_cost(2), -LAST)
         return self._greys[near]
+
+    def fills(self, wish: RGB) -> Options:
+        """All swatches as fills: pure black and white only where no other has an ink. Kept."""
+        if wish not in self._fills:
+            options = self.options(oklab(wish), ALL)
+            self._fills[wish] = options._replace(cost=options.cost + np.where(self.kind == PURE, LAST, 0.0))
+        return self._fills[wish]
 
     def texts(
         self,

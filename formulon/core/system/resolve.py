@@ -101,7 +101,8 @@ def _of(scheme: Scheme, entries: dict[str, str]) -> dict[str, str]:
 def _colored(colors: ColorFacts, marks: MarkFacts, rules: Rules) -> Coloring:
     """The part of a system that follows from colours and marks. Kept, since a drag of the radius leaves it as it is."""
     made = [Mark.model_validate({"id": i, "name": "", "kind": k, "meant_for": m, "svg": svg}) for i, k, m, svg in marks]
-    run = Coloring(_brand(colors), made, rules, _palette(colors, _ramp_pins(rules)))
+    palette = _palette(colors, _ramp_pins(rules))
+    run = Coloring(palette.colors, made, rules, palette)
     run.resolve()
     return run
 
@@ -116,11 +117,7 @@ def _typography(typefaces: str, scale: str) -> tuple[dict[str, Step], list[Token
 
 @lru_cache(maxsize=64)
 def _palette(colors: ColorFacts, pins: tuple[tuple[str, RGB], ...]) -> Palette:
-    return Palette(_brand(colors), dict(pins))
-
-
-def _brand(colors: ColorFacts) -> list[BrandColor]:
-    return [BrandColor(id=i, name=name, value=value) for i, name, value in colors]
+    return Palette([BrandColor(id=i, name=name, value=value) for i, name, value in colors], dict(pins))
 
 
 def _ramp_pins(rules: Rules) -> tuple[tuple[str, RGB], ...]:

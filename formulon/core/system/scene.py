@@ -15,10 +15,7 @@ from formulon.core.system.grounds import Fixed, Ground, far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE, Palette
 from formulon.core.system.search import (
-    EXACT,
-    NEUTRAL,
-    PURE,
-    RAMP,
+    ALL,
     SIGNAL,
     Options,
     Swatch,
@@ -30,8 +27,6 @@ from formulon.core.system.search import (
 from formulon.core.system.texts import Forbidden, Texts
 
 ORIGINS: tuple[Origin, ...] = ("exact", "derived", "derived", "derived", "derived")  # by class
-ALL = (EXACT, RAMP, NEUTRAL, PURE)
-TONES = (RAMP, NEUTRAL, EXACT, PURE)
 CALM_TEXT, CALM_TONE = 0.09, 0.06  # bounds on chroma for running and for quiet text (common practice)
 STATE_APART = 3.0  # least ΔE2000 between neighbouring states (common practice; about three just noticeable differences)
 # OKLCH lightness by which a state may move away from rest, and what a move towards the label costs.
@@ -97,10 +92,7 @@ class Scene:
 
     def fills(self, name: str, wish: RGB) -> Options:
         """What a fill may take: pure black and white only where no other fill has an ink."""
-        options = self.options(name, wish)
-        if options.swatches is not self.palette.swatches:
-            return options
-        return options._replace(cost=options.cost + self.palette.pure_last)
+        return self.options(name, wish) if name in self.fixed else self.palette.fills(wish)
 
     def texts(
         self, name: str, fills: Options, mix: float = 0.0, order: tuple[int, ...] = ALL, calm: float = CALM_TEXT

@@ -21,6 +21,7 @@ from numpy.typing import NDArray
 from formulon.core.color.srgb import RGB, Floats
 
 EXACT, RAMP, NEUTRAL, PURE, SIGNAL = range(5)  # SIGNAL: made for one place, no class to choose from
+ALL, TONES = (EXACT, RAMP, NEUTRAL, PURE), (RAMP, NEUTRAL, EXACT, PURE)  # orders of preference
 BASE, RANKS = 8.0, 7  # more than the roles of any group; ranks 0 to 6
 LAST = 1e9  # added to what is taken only where nothing else is left
 FAR = 16.0  # what distances are divided by; OKLab's are below 1.5, so six of them stay below one

@@ -24,6 +24,7 @@ class Texts:
         self.fills, self.light, self.dark, self.ends = fills, light, dark, ends
         self.required, self.forbidden = required, forbidden
         self.swatches = light.swatches
+        self.floor = float(min(light.cost.min(), dark.cost.min()))  # what it costs at best
         self._on: dict[RGB, Floats] = {}
 
     @cached_property
