@@ -4,6 +4,8 @@ Source of the matrices: Björn Ottosson, "A perceptual color space for image pro
 precision of CSS Color 4, section 9.2 and its sample code. Lightness is 0–1, hue is in degrees.
 """
 
+from collections.abc import Sequence
+
 import numpy as np
 from numpy.typing import ArrayLike
 
@@ -61,31 +63,29 @@ def oklch_to_rgb(lch: ArrayLike) -> list[RGB]:
     """Eight-bit sRGB of OKLCH colours, shape (n, 3), brought into gamut by reducing chroma at constant lightness
     and hue (the approach of CSS Color 4, section 13.2, by plain bisection without the local clip)."""
     lightness, chroma, hue = np.atleast_2d(np.asarray(lch, dtype=np.float64)).T
-    # The roots of LMS are straight lines in chroma, which are worked out once. Arrays have a row for each channel.
     angle, axes = np.radians(hue), _LAB_TO_LMS.T[:, :, None]
     roots, slopes = axes[0] * np.clip(lightness, 0, 1), axes[1] * np.cos(angle) + axes[2] * np.sin(angle)
-    linear = _cubed(roots + slopes * chroma)
+    # The roots of LMS are straight lines in chroma, so that red, green and blue are polynomials of third degree in it.
+    powers = roots * roots * roots, 3 * roots * roots * slopes, 3 * roots * slopes * slopes, slopes * slopes * slopes
+    terms = [_LMS_TO_RGB @ power for power in powers]
+    linear = _polynomial(terms, chroma)
     outside = np.flatnonzero(~_in_gamut(linear))
     if outside.size:
-        roots, slopes = roots[:, outside], slopes[:, outside]
-        low, step, columns = np.zeros(len(outside)), chroma[outside], np.arange(len(outside))
-        for halvings in (4, 4, 4, 2):  # what each of so many halvings may ask is worked out at once
-            step = step / 2**halvings
-            trials = low + step * np.arange(1, 2**halvings)[:, None]
-            fits = _in_gamut(_cubed(roots[:, None] + slopes[:, None] * trials))
-            at = np.zeros_like(columns)
-            for half in (2**halvings >> n for n in range(1, halvings + 1)):
-                at += half * fits[at + half - 1, columns]
-            low += step * at
-        linear[:, outside] = _cubed(roots + slopes * low)
+        part = [term[:, outside] for term in terms]
+        low, half = np.zeros(len(outside)), chroma[outside]
+        for _ in range(14):
+            half = half / 2
+            low += half * _in_gamut(_polynomial(part, low + half))
+        linear[:, outside] = _polynomial(part, low)
     rgb = np.rint(np.clip(from_linear(linear), 0, 1) * 255).astype(int)
     return [(r, g, b) for r, g, b in rgb.T.tolist()]
 
 
-def _cubed(roots: Floats) -> Floats:
-    """Linear sRGB of the roots of LMS, both of shape (3, ...)."""
-    return np.asarray(_LMS_TO_RGB @ (roots * roots * roots).reshape(3, -1)).reshape(roots.shape)
+def _polynomial(terms: Sequence[Floats], x: Floats) -> Floats:
+    a, b, c, d = terms
+    return np.asarray(a + x * (b + x * (c + x * d)))
 
 
 def _in_gamut(linear: Floats) -> np.ndarray[tuple[int, ...], np.dtype[np.bool_]]:
+    """Which colours of linear sRGB, shape (3, n), are in gamut."""
     return np.asarray((np.abs(linear - 0.5) <= 0.5 + 1e-6).all(axis=0))

@@ -98,8 +98,7 @@ class Coloring:
 
     def add(self, path: str, swatch: Swatch, origin: Origin, reason: str) -> None:
         text = to_hex(swatch.rgb)
-        alias = swatch.alias if swatch.reference else ""
-        self.tokens[path] = Token(path, "color", text, text, origin, reason, alias if alias != path else "")
+        self.tokens[path] = Token(path, "color", text, text, origin, reason, swatch.alias if swatch.reference else "")
 
     def pair(self, ground: str, ink: str, foreground: RGB, background: RGB, required: float) -> Pair:
         ratio = contrast_ratio(foreground, background)
@@ -242,22 +241,21 @@ class Coloring:
             self.conflicts.append(ways.mid_ground(scene, self.rules))
 
     def button(self, scene: Scene, item: buttons.ButtonState) -> None:
-        ground, back = scene.ground, scene.back
-        base = f"ground/{ground.name}/{item.variant}"
-        for part, swatch, origin in zip(buttons.PARTS, (item.fill, item.label, item.border), item.origins, strict=True):
-            self.add(f"{base}/{part}/{item.state}", swatch, origin, item.reason)
-        required = 0.0 if item.state == "disabled" else scene.text
-        name = f"{item.variant}/label/{item.state}"
-        made = [(self.pair(ground.name, name, item.label.rgb, item.fill.rgb, required), item.label, item.fill.rgb)]
-        if item.variant == "secondary" and required:
-            edge = f"secondary/border/{item.state}"
-            pair = self.pair(ground.name, edge, item.border.rgb, back, scene.boundary)
-            made.append((pair, item.border, back))
-        if item.variant == "primary" and item.state == "rest":
-            self.pair(ground.name, "primary/fill", item.fill.rgb, back, 0.0)
-        for pair, swatch, on in made:
+        variant, state, fill, label, border, origins, reason = item
+        name, back = scene.ground.name, scene.back
+        self.add(f"ground/{name}/{variant}/fill/{state}", fill, origins[0], reason)
+        self.add(f"ground/{name}/{variant}/label/{state}", label, origins[1], reason)
+        self.add(f"ground/{name}/{variant}/border/{state}", border, origins[2], reason)
+        required = 0.0 if state == "disabled" else scene.text
+        pair = self.pair(name, f"{variant}/label/{state}", label.rgb, fill.rgb, required)
+        if not pair.passes or scene.forbidden:
+            self.told_of_button(scene, item, pair, label, fill.rgb)
+        if variant == "secondary" and required:
+            pair = self.pair(name, f"secondary/border/{state}", border.rgb, back, scene.boundary)
             if not pair.passes or scene.forbidden:
-                self.told_of_button(scene, item, pair, swatch, on)
+                self.told_of_button(scene, item, pair, border, back)
+        elif variant == "primary" and state == "rest":
+            self.pair(name, "primary/fill", fill.rgb, back, 0.0)
 
     def told_of_button(self, scene: Scene, item: buttons.ButtonState, pair: Pair, swatch: Swatch, on: RGB) -> None:
         """A variant without a colour of its own stands or falls with the ink that it is drawn in."""
