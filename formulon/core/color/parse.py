@@ -2,6 +2,7 @@
 
 import re
 from dataclasses import dataclass
+from functools import lru_cache
 
 from coloraide import Color as _Color
 
@@ -22,8 +23,10 @@ class ParsedColor:
         return to_hex(self.rgb)
 
 
+@lru_cache(maxsize=4096)
 def parse_color(text: str) -> ParsedColor:
-    """The colour that a CSS colour text stands for. Raises ColorError for anything else, and for see-through ones."""
+    """The colour that a CSS colour text stands for. Raises ColorError for anything else, and for see-through ones. Kept, as
+    to bring a wide colour into sRGB takes milliseconds."""
     source = text.strip()
     if re.fullmatch(r"#[0-9a-fA-F]{6}", source):
         return ParsedColor(source, from_hex(source), mapped=False)

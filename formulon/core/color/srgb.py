@@ -13,6 +13,7 @@ from numpy.typing import ArrayLike, NDArray
 RGB = tuple[int, int, int]
 Floats = NDArray[np.float64]
 
+_PAIRS = [f"{value:02x}" for value in range(256)]
 _HEX = re.compile(r"#([0-9a-fA-F]{6})\Z")
 
 
@@ -28,7 +29,7 @@ def from_hex(text: str) -> RGB:
 @lru_cache(maxsize=16384)
 def to_hex(rgb: RGB) -> str:
     """`#rrggbb`, lower case."""
-    return f"#{rgb[0]:02x}{rgb[1]:02x}{rgb[2]:02x}"
+    return f"#{_PAIRS[rgb[0]]}{_PAIRS[rgb[1]]}{_PAIRS[rgb[2]]}"
 
 
 def to_linear_wcag(rgb8: ArrayLike) -> Floats:

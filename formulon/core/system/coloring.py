@@ -327,7 +327,8 @@ class Coloring:
         return best if best and best.visibility >= logo.GOOD else None
 
     def mark(self, ground: Ground, twin: str | None) -> None:
-        pinned = dict(self.rules.pins).get(f"logo/{ground.name}")
+        path = f"logo/{ground.name}"
+        pinned = next((value for key, value in self.rules.pins if key == path), None)
         marks = [m for m in self.given_marks if m.id == pinned] or self.given_marks
         chosen = logo.choose(marks, ground.name, ground.rgb)
         plated: MarkOnGround | None = None
@@ -339,14 +340,14 @@ class Coloring:
         if pinned is not None and chosen.mark == pinned:
             origin = "pinned"
         elif pinned is not None:
-            self.conflicts.append(ways.lost_pin(f"logo/{ground.name}", pinned, self.rules.scheme))
+            self.conflicts.append(ways.lost_pin(path, pinned, self.rules.scheme))
         self.marks[ground.name] = chosen
         other = self.elsewhere(marks, ground) if chosen.mark and chosen.visibility < logo.GOOD else None
         told, conflict = logo.told(chosen, ground.name, ground.rgb, self.rules.scheme, plated, other)
         if conflict:
             # The same colour has the same conflict: it is told once.
             self.conflicts.append(replace(conflict, cause=f"logo/{twin}") if twin else conflict)
-        path, value = f"logo/{ground.name}", chosen.mark or ""
+        value = chosen.mark or ""
         reason = f"Pinned. {told}" if origin == "pinned" else told
         self.tokens[path] = Token(path, "asset", value, value or "none", origin, reason)
 

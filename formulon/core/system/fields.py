@@ -123,9 +123,9 @@ def _invalid(scene: Scene, fill: Swatch, error: Swatch) -> Swatch:
         return min(contrast_ratio(rgb, scene.back), contrast_ratio(rgb, fill.rgb))
 
     steps = scene.palette.signals["error"]
-    passing = [step for step, rgb in steps.items() if least(rgb) >= scene.boundary]
     if error.rgb in steps.values() and least(error.rgb) >= scene.boundary:
         return error
+    passing = [step for step, rgb in steps.items() if least(rgb) >= scene.boundary]
     if passing:
         step = min(passing, key=lambda s: (abs(s - 600), s))
         return made_for_here(steps[step], f"Error {step}")

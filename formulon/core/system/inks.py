@@ -59,7 +59,7 @@ def wish_of(far: RGB, back: RGB, spec: InkSpec) -> RGB:
 def prepare(palette: Palette, grounds: Sequence[RGB], both: tuple[RGB, RGB], action: RGB) -> None:
     """Works out what the swatches cost as inks of several grounds at once, which takes a fifth of the time."""
     wishes: list[tuple[RGB, tuple[int, ...], float | None]] = [(action, ALL, None)]
-    for back in grounds:
+    for back in dict.fromkeys(grounds):
         far = far_from(back, both)
         wishes += [(wish_of(far, back, spec), spec.order, spec.calm) for spec in INK_SPECS]
         wishes += [(back, ALL, None), (_visited_wish(action, far, back), TONES, None)]

@@ -54,7 +54,8 @@ class Palette:
         self.ramps = dict(zip([s.reference for s in self.brand], series, strict=True))
         for swatch in self.brand:
             ramp = self.ramps[swatch.reference]
-            ramp |= {step: pins[f"{swatch.reference}/{step}"] for step in ramp if f"{swatch.reference}/{step}" in pins}
+            if pins:
+                ramp |= {step: pins[f"{swatch.reference}/{step}"] for step in ramp if f"{swatch.reference}/{step}" in pins}
             for step, rgb in ramp.items():
                 if rgb != swatch.rgb and rgb not in (BLACK, WHITE):
                     swatches.append(Swatch(f"{swatch.reference}/{step}", f"{swatch.label} {step}", rgb, RAMP))
