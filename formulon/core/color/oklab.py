@@ -69,13 +69,14 @@ def oklch_to_rgb(lch: ArrayLike) -> list[RGB]:
     powers = roots * roots * roots, 3 * roots * roots * slopes, 3 * roots * slopes * slopes, slopes * slopes * slopes
     terms = [_LMS_TO_RGB @ power for power in powers]
     linear = _polynomial(terms, chroma)
-    outside = np.flatnonzero(~_in_gamut(linear))
+    outside = np.flatnonzero(~_in_gamut(linear - 0.5))
     if outside.size:
         part = [term[:, outside] for term in terms]
+        around = [part[0] - 0.5, *part[1:]]
         low, half = np.zeros(len(outside)), chroma[outside]
         for _ in range(14):
             half = half / 2
-            low += half * _in_gamut(_polynomial(part, low + half))
+            low += half * _in_gamut(_polynomial(around, low + half))
         linear[:, outside] = _polynomial(part, low)
     rgb = np.rint(np.clip(from_linear(linear), 0, 1) * 255).astype(int)
     return [(r, g, b) for r, g, b in rgb.T.tolist()]
@@ -86,6 +87,6 @@ def _polynomial(terms: Sequence[Floats], x: Floats) -> Floats:
     return np.asarray(a + x * (b + x * (c + x * d)))
 
 
-def _in_gamut(linear: Floats) -> np.ndarray[tuple[int, ...], np.dtype[np.bool_]]:
-    """Which colours of linear sRGB, shape (3, n), are in gamut."""
-    return np.asarray((np.abs(linear - 0.5) <= 0.5 + 1e-6).all(axis=0))
+def _in_gamut(around: Floats) -> np.ndarray[tuple[int, ...], np.dtype[np.bool_]]:
+    """Which colours are in gamut; of linear sRGB less a half, shape (3, n)."""
+    return np.asarray(np.maximum.reduce(np.abs(around)) <= 0.5 + 1e-6)

@@ -65,6 +65,7 @@ class Palette:
         self.signals = {name: _signal(hue, chroma) for name, (hue, chroma) in SIGNALS.items()}
         self.swatches = swatches
         self.by_reference = {swatch.reference: swatch for swatch in swatches}
+        self._place = {swatch.rgb: i for i, swatch in enumerate(swatches)}
         self.rgb = np.array([swatch.rgb for swatch in swatches])
         self.lab = rgb_to_oklab(self.rgb)
         self._lab = np.ascontiguousarray(self.lab.T)
@@ -114,6 +115,8 @@ class Palette:
 
     def passing(self, background: RGB, required: float) -> Floats:
         """Added to costs, shape (n,): infinite for the swatches that have less than a ratio on a colour. Kept."""
+        if background in self._place:
+            return np.asarray(self.barred(required)[self._place[background]])
         key = background, required
         if key not in self._passing:
             self._passing[key] = bars(against(self.whole.lifted, relative_luminance(background)) >= required)
@@ -157,7 +160,7 @@ class Palette:
         if key not in self._texts:
             ends = ((mixed(end, other, mix) if mix else end) for end, other in (both, both[::-1]))
             light, dark = (self.options(oklab(end), order, calm) for end in ends)
-            self._texts[key] = Texts(self.whole, light, dark, both, required, forbidden)
+            self._texts[key] = Texts(self.whole, light, dark, both, required, forbidden, self.barred(required))
         return self._texts[key]
 
     def options(self, wish: tuple[float, float, float], order: tuple[int, ...], calm: float | None = None) -> Options:

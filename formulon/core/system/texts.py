@@ -15,15 +15,19 @@ class Texts:
     """A text that is to be read on whatever fill it stands on, and is wanted in the end that contrasts more there.
 
     `light` and `dark` are the same swatches, wanted in the light and in the dark end of `ends`; `forbidden` are the pairs
-    of ink and fill that the guideline rules out.
+    of ink and fill that the guideline rules out; `barred` is infinite where a swatch does not pass on a fill, shape
+    (fills, swatches), where that is known.
     """
 
     def __init__(
-        self, fills: Options, light: Options, dark: Options, ends: tuple[RGB, RGB], required: float, forbidden: Forbidden
-    ) -> None:
+        self, fills: Options, light: Options, dark: Options, ends: tuple[RGB, RGB], required: float, forbidden: Forbidden,
+        barred: Floats | None = None,
+    ) -> None:  # fmt: skip
         self.fills, self.light, self.dark, self.ends = fills, light, dark, ends
         self.required, self.forbidden = required, forbidden
         self.swatches = light.swatches
+        self.barred = bars(between(fills, light) >= required) if barred is None else barred
+        self._place = {swatch.rgb: i for i, swatch in enumerate(fills.swatches)}
         self.floor = float(min(light.cost.min(), dark.cost.min()))  # what it costs at best
         self._on: dict[RGB, Floats] = {}
 
@@ -32,7 +36,7 @@ class Texts:
         """On every one of the fills, shape (fills, swatches); infinite where the text cannot be read."""
         light, dark = (against(self.fills.lifted, relative_luminance(end)) for end in self.ends)
         costs = np.where((light >= dark)[:, None], self.light.cost, self.dark.cost)
-        costs += bars(between(self.fills, self.light) >= self.required)
+        costs += self.barred
         for ink, fill in self.forbidden:
             rows = [i for i, swatch in enumerate(self.fills.swatches) if swatch.rgb == fill]
             costs[np.ix_(rows, self._of(ink))] = np.inf
@@ -50,6 +54,8 @@ class Texts:
 
     def on(self, fill: RGB) -> Floats:
         """The costs of every swatch on one colour, whether it is one of the fills or not. Kept."""
+        if fill in self._place:
+            return np.asarray(self.costs[self._place[fill]])
         if fill not in self._on:
             self._on[fill] = self._costs_on(fill)
         return self._on[fill]
