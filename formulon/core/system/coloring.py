@@ -10,9 +10,9 @@ from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.system import buttons, fields, inks, logo, ways
 from formulon.core.system.grounds import Fixed, Ground, assign, ends
-from formulon.core.system.identity import BrandColor, Mark
+from formulon.core.system.identity import Mark
 from formulon.core.system.model import Alternative, Conflict, MarkOnGround, Origin, Pair, Scheme, Token
-from formulon.core.system.palette import Palette
+from formulon.core.system.palette import Exact, Palette
 from formulon.core.system.policy import AA, Policy
 from formulon.core.system.scene import Made, Scene, made_for_here
 from formulon.core.system.search import Swatch
@@ -45,7 +45,7 @@ class Rules:
 class Coloring:
     """One resolution of colours: collects tokens, pairs and conflicts ground by ground."""
 
-    brand: list[BrandColor]
+    brand: tuple[Exact, ...]
     given_marks: list[Mark]
     rules: Rules
     palette: Palette
@@ -371,7 +371,7 @@ class _Problem:
 @lru_cache(maxsize=256)
 def _solved(problem: _Problem) -> Coloring:
     """What stands on one ground. Kept: a wire to one ground solves no other again."""
-    part = Coloring([], [], problem.rules, problem.palette)
+    part = Coloring((), [], problem.rules, problem.palette)
     (apart,) = problem.palette.apart_from([problem.ground.rgb])
     grounds = {"paper": problem.paper, problem.ground.name: problem.ground}
     part.on_ground(

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable, Mapping, Sequence
 from functools import cache, cached_property
+from typing import NamedTuple
 
 import numpy as np
 
@@ -9,9 +10,9 @@ from formulon.core.color.contrast import luminances, relative_luminance
 from formulon.core.color.difference import differences, labs
 from formulon.core.color.oklab import oklch_to_rgb, rgb_to_oklab
 from formulon.core.color.oklab_scalar import mixed, oklab, oklch
+from formulon.core.color.parse import ParsedColor, parse_color
 from formulon.core.color.ramps import STEPS, ramps
 from formulon.core.color.srgb import RGB, Floats
-from formulon.core.system.identity import BrandColor
 from formulon.core.system.search import (
     ALL,
     EXACT,
@@ -38,15 +39,26 @@ _Wish = tuple[tuple[float, float, float], tuple[int, ...], float | None]  # OKLa
 _DEFAULT_TINT: RGB = (96, 100, 108)
 
 
+class Exact(NamedTuple):
+    """What the solver needs to know of a brand's colour: a plain value, so that it can be a key."""
+
+    id: str
+    name: str
+    value: str
+
+    @property
+    def parsed(self) -> ParsedColor:
+        return parse_color(self.value)
+
+
 class Palette:
     """All swatches of one brand, with arrays for the search. Order is fixed, so ties are broken the same each time.
 
     `pins` are ramp and neutral steps that were fixed by hand ("lamp/200", "neutral/700").
     """
 
-    def __init__(self, colors: Sequence[BrandColor], pins: Mapping[str, RGB] | None = None) -> None:
+    def __init__(self, colors: Sequence[Exact], pins: Mapping[str, RGB] | None = None) -> None:
         pins = pins or {}
-        self.colors = list(colors)
         self.brand = [Swatch(c.id, c.name, c.parsed.rgb, EXACT) for c in colors]
         swatches = list(self.brand)
         exact = [swatch.rgb for swatch in self.brand]

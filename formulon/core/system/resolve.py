@@ -9,20 +9,20 @@ from formulon.core.system import lockup, motif, shape, typography
 from formulon.core.system import pins as pinning
 from formulon.core.system.choices import DARK, Choices, Scale
 from formulon.core.system.coloring import Coloring, Rules
-from formulon.core.system.identity import BrandColor, Identity, Mark, Typefaces
+from formulon.core.system.identity import Identity, Mark, Typefaces
 from formulon.core.system.model import Conflict, Scheme, Step, System, Token
-from formulon.core.system.palette import Palette
+from formulon.core.system.palette import Exact, Palette
 from formulon.core.system.policy import policy_of
 from formulon.core.system.ways import lost_pin
 
-ColorFacts = tuple[tuple[str, str, str], ...]
+ColorFacts = tuple[Exact, ...]
 MarkFacts = tuple[tuple[str, str, str, str], ...]
 
 
 def resolve(identity: Identity, choices: Choices | None = None) -> System:
     """The system of an identity under choices. An exact colour is never altered; what cannot be met is a conflict."""
     choices = choices or Choices()
-    colors = tuple((c.id, c.name, c.value) for c in identity.colors)
+    colors = tuple(Exact(c.id, c.name, c.value) for c in identity.colors)
     marks = tuple((m.id, m.kind, m.meant_for, m.svg) for m in identity.marks)
     schemes = choices.schemes()
     forbidden = _forbidden(identity)
@@ -101,8 +101,7 @@ def _of(scheme: Scheme, entries: dict[str, str]) -> dict[str, str]:
 def _colored(colors: ColorFacts, marks: MarkFacts, rules: Rules) -> Coloring:
     """The part of a system that follows from colours and marks. Kept, since a drag of the radius leaves it as it is."""
     made = [Mark.model_validate({"id": i, "name": "", "kind": k, "meant_for": m, "svg": svg}) for i, k, m, svg in marks]
-    palette = _palette(colors, _ramp_pins(rules))
-    run = Coloring(palette.colors, made, rules, palette)
+    run = Coloring(colors, made, rules, _palette(colors, _ramp_pins(rules)))
     run.resolve()
     return run
 
@@ -117,7 +116,7 @@ def _typography(typefaces: str, scale: str) -> tuple[dict[str, Step], list[Token
 
 @lru_cache(maxsize=64)
 def _palette(colors: ColorFacts, pins: tuple[tuple[str, RGB], ...]) -> Palette:
-    return Palette([BrandColor(id=i, name=name, value=value) for i, name, value in colors], dict(pins))
+    return Palette(colors, dict(pins))
 
 
 def _ramp_pins(rules: Rules) -> tuple[tuple[str, RGB], ...]:
