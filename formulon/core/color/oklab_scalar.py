@@ -44,27 +44,21 @@ def lab_to_lch(lab: Triple) -> Triple:
 def rgb_of(lightness: float, chroma: float, hue: float) -> RGB:
     """Eight-bit sRGB of an OKLCH colour, brought into gamut as in oklab.oklch_to_rgb."""
     angle = math.radians(hue)
-    return _in_gamut(lightness, chroma, math.cos(angle), math.sin(angle))
+    return _fitted(lightness, chroma * math.cos(angle), chroma * math.sin(angle))
 
 
-def _in_gamut(lightness: float, chroma: float, cos: float, sin: float) -> RGB:
-    """Chroma is halved towards the edge of sRGB. The roots of LMS are straight lines in chroma, which are worked out once."""
+def _fitted(lightness: float, a: float, b: float) -> RGB:
+    """Eight-bit sRGB of OKLab, brought into gamut: chroma is halved towards the edge where the colour lies outside."""
     lightness = min(1.0, max(0.0, lightness))
-    (la, lb, lc), (ma, mb, mc), (sa, sb, sc) = _C
-    long, medium, short = la * lightness, ma * lightness, sa * lightness
-    long_by, medium_by, short_by = lb * cos + lc * sin, mb * cos + mc * sin, sb * cos + sc * sin
-    (ra, rb, rc), (ga, gb, gc), (ba, bb, bc) = _D
-    low, high, middle = 0.0, chroma, chroma
-    for step in range(_STEPS + 2):
-        x, y, z = (long + long_by * middle) ** 3, (medium + medium_by * middle) ** 3, (short + short_by * middle) ** 3
-        red, green, blue = ra * x + rb * y + rc * z, ga * x + gb * y + gc * z, ba * x + bb * y + bc * z
-        if _LOW <= red <= _HIGH and _LOW <= green <= _HIGH and _LOW <= blue <= _HIGH:
-            if step == 0:
-                break
-            low = middle
-        elif step <= _STEPS:
-            high = middle
-        middle = (low + high) / 2 if step < _STEPS else low
+    red, green, blue = _linear(lightness, a, b)
+    if not (_LOW <= red <= _HIGH and _LOW <= green <= _HIGH and _LOW <= blue <= _HIGH):
+        low, half = 0.0, 1.0  # as shares of the chroma
+        for _ in range(_STEPS):
+            half /= 2
+            red, green, blue = _linear(lightness, a * (low + half), b * (low + half))
+            if _LOW <= red <= _HIGH and _LOW <= green <= _HIGH and _LOW <= blue <= _HIGH:
+                low += half
+        red, green, blue = _linear(lightness, a * low, b * low)
     return _encode(red), _encode(green), _encode(blue)
 
 
@@ -76,8 +70,8 @@ def lightened(rgb: RGB, by: float) -> RGB:
 
 def clipped(lightness: float, chroma: float, hue: float) -> RGB:
     """Eight-bit sRGB of an OKLCH colour with each channel clipped: nearer than chroma reduction for small steps."""
-    cos, sin = math.cos(math.radians(hue)), math.sin(math.radians(hue))
-    r, g, b = (_encode(value) for value in _linear(lightness, chroma, cos, sin))
+    angle = math.radians(hue)
+    r, g, b = (_encode(value) for value in _linear(lightness, chroma * math.cos(angle), chroma * math.sin(angle)))
     return r, g, b
 
 
@@ -88,15 +82,13 @@ def mixed(a: RGB, b: RGB, share: float) -> RGB:
     return _fitted(l1 * rest + l2 * share, a1 * rest + a2 * share, b1 * rest + b2 * share)
 
 
-def _fitted(lightness: float, a: float, b: float) -> RGB:
-    """Eight-bit sRGB of OKLab, brought into gamut."""
-    chroma = math.hypot(a, b)
-    return _in_gamut(lightness, chroma, *((a / chroma, b / chroma) if chroma >= 1e-4 else (1.0, 0.0)))
-
-
-def _linear(lightness: float, chroma: float, cos: float, sin: float) -> Triple:
-    long, medium, short = _times(_C, (lightness, chroma * cos, chroma * sin))
-    return _times(_D, (long**3, medium**3, short**3))
+def _linear(lightness: float, a: float, b: float) -> Triple:
+    """Linear sRGB of OKLab."""
+    (la, lb, lc), (ma, mb, mc), (sa, sb, sc) = _C
+    long, medium, short = la * lightness + lb * a + lc * b, ma * lightness + mb * a + mc * b, sa * lightness + sb * a + sc * b
+    long, medium, short = long * long * long, medium * medium * medium, short * short * short
+    (ra, rb, rc), (ga, gb, gc), (ba, bb, bc) = _D
+    return ra * long + rb * medium + rc * short, ga * long + gb * medium + gc * short, ba * long + bb * medium + bc * short
 
 
 def _encode(value: float) -> int:
