@@ -7,7 +7,7 @@ from typing import NamedTuple
 import numpy as np
 
 from formulon.core.color.contrast import luminances, relative_luminance
-from formulon.core.color.difference import differences, labs
+from formulon.core.color.difference import differences, labs, rgb_to_lab
 from formulon.core.color.oklab import oklch_to_rgb, rgb_to_oklab
 from formulon.core.color.oklab_scalar import mixed, oklab, oklch
 from formulon.core.color.parse import ParsedColor, parse_color
@@ -138,7 +138,9 @@ class Palette:
         """ΔE2000, shape (n,), of all swatches to each of some colours. Kept, and worked out for all at once."""
         new = [rgb for rgb in dict.fromkeys(grounds) if rgb not in self._apart]
         if new:
-            self._apart |= zip(new, differences(labs(new)[:, None], self.cielab[None, :]), strict=True)
+            self._apart |= zip(
+                new, differences(np.array([rgb_to_lab(rgb) for rgb in new])[:, None], self.cielab[None, :]), strict=True
+            )
         return [self._apart[rgb] for rgb in grounds]
 
     def greys(self, near: RGB) -> tuple[Ints, Floats]:

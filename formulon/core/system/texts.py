@@ -35,12 +35,11 @@ class Texts:
     def costs(self) -> Floats:
         """On every one of the fills, shape (fills, swatches); infinite where the text cannot be read."""
         light, dark = (against(self.fills.lifted, relative_luminance(end)) for end in self.ends)
-        costs = np.where((light >= dark)[:, None], self.light.cost, self.dark.cost)
-        costs += self.barred
+        costs = np.array([self.dark.cost, self.light.cost])[(light >= dark).astype(np.intp)] + self.barred
         for ink, fill in self.forbidden:
             rows = [i for i, swatch in enumerate(self.fills.swatches) if swatch.rgb == fill]
             costs[np.ix_(rows, self._of(ink))] = np.inf
-        return costs
+        return np.asarray(costs)
 
     @cached_property
     def least(self) -> Floats:
@@ -54,8 +53,6 @@ class Texts:
 
     def on(self, fill: RGB) -> Floats:
         """The costs of every swatch on one colour, whether it is one of the fills or not. Kept."""
-        if fill in self._place:
-            return np.asarray(self.costs[self._place[fill]])
         if fill not in self._on:
             self._on[fill] = self._costs_on(fill)
         return self._on[fill]
@@ -63,11 +60,14 @@ class Texts:
     def _costs_on(self, fill: RGB) -> Floats:
         light, dark = self.ends
         wanted = self.light if contrast_ratio(light, fill) >= contrast_ratio(dark, fill) else self.dark
-        costs = wanted.cost + bars(against(self.light.lifted, relative_luminance(fill)) >= self.required)
+        if fill in self._place:
+            costs = wanted.cost + self.barred[self._place[fill]]
+        else:
+            costs = wanted.cost + bars(against(self.light.lifted, relative_luminance(fill)) >= self.required)
         for ink, ground in self.forbidden:
             if ground == fill:
                 costs[self._of(ink)] = np.inf
-        return costs
+        return np.asarray(costs)
 
     def _of(self, rgb: RGB) -> list[int]:
         return [i for i, swatch in enumerate(self.swatches) if swatch.rgb == rgb]
