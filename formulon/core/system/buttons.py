@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from functools import cache
+from itertools import chain
 from typing import NamedTuple
 
 import numpy as np
@@ -9,12 +10,13 @@ import numpy as np
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import mixed
-from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE
 from formulon.core.system.scene import CALM_TEXT, ORIGINS, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import ALL, EXACT, LAST, NEUTRAL, RAMP, SIGNAL, Options, Swatch, ascending, bars, pairs, ranked
+from formulon.core.system.search import ALL, EXACT, LAST, NEUTRAL, RAMP, SIGNAL, Mask, Options, Swatch, ascending, bars, ranked
+from formulon.core.system.texts import Texts
 
 VARIANTS = ("primary", "secondary", "text")
 STATES = ("rest", "hover", "pressed", "focus", "disabled")
@@ -52,15 +54,15 @@ def primary(scene: Scene) -> Primary:
     """Fill, label, hover and pressed of the main button, chosen together."""
     fills = scene.fills("primary/fill/rest", scene.action.rgb)
     texts = scene.texts("primary/label/rest", fills)
-    standing = fills.cost + bars(_stands_out(scene, fills))
-    for row, column in pairs(standing, texts.costs, texts.least, texts.which):
+    clear = fills.cost + bars(_clear(scene, fills))
+    for row, column in chain(_first(scene, fills, clear, texts), _all(scene, fills, clear, texts)):
         fill, label = fills.swatches[row], texts.swatches[column]
         hover, pressed = _primary_states(scene, fill.rgb, label.rgb)
         if hover and pressed:
             return Primary(fill, label, hover, pressed)
     # Nothing meets everything: the label is as readable as it can be, and what stands out goes before.
     unread = np.where(np.isfinite(texts.least), 0, LAST)
-    fill = fills.swatches[next(ascending(standing + unread), 0)]
+    fill = fills.swatches[next(ascending(clear + scene.seen_apart(fills, FILL_APART) + unread), 0)]
     if "primary/label/rest" in scene.fixed:
         label = scene.fixed["primary/label/rest"][0]
     else:
@@ -70,15 +72,29 @@ def primary(scene: Scene) -> Primary:
     return Primary(fill, label, *_primary_states(scene, fill.rgb, label.rgb))
 
 
-def _stands_out(scene: Scene, fills: Options) -> np.ndarray[tuple[int, ...], np.dtype[np.bool_]]:
-    """Which fills are seen on the ground: by ΔE2000, and all but the action colour also by lightness, or two colours
-    compete for being the action."""
+def _clear(scene: Scene, fills: Options) -> Mask:
+    """Which fills stand out from the ground by lightness, as all must but the action colour, or two colours compete for
+    being the action."""
     if fills.swatches is not scene.palette.swatches:
         return np.ones(len(fills.swatches), dtype=bool)
     clear = scene.ratios >= scene.boundary
     if scene.action.kind != SIGNAL:
         clear[scene.palette.swatches.index(scene.action)] = True
-    return np.asarray((scene.apart_from_ground >= FILL_APART) & clear)
+    return clear
+
+
+def _first(scene: Scene, fills: Options, clear: Floats, texts: Texts) -> Iterator[tuple[int, int]]:
+    """The best fill that is seen on the ground with its label, which mostly has states."""
+    row = scene.first_apart(fills, clear + texts.least, FILL_APART)
+    if row is not None:
+        yield row, int(texts.which[row])
+
+
+def _all(scene: Scene, fills: Options, clear: Floats, texts: Texts) -> Iterator[tuple[int, int]]:
+    """Every fill that is seen on the ground with every label that is read on it, the best first."""
+    standing = clear + scene.seen_apart(fills, FILL_APART)
+    for index in ascending(standing[:, None] + texts.costs):
+        yield divmod(index, len(texts.swatches))
 
 
 def _primary_states(scene: Scene, fill: RGB, label: RGB) -> _Fills:

@@ -64,7 +64,6 @@ class Coloring:
         names = {color.id: swatch.rgb for color, swatch in zip(self.brand, self.palette.brand, strict=True)}
         forbidden = frozenset((names[ink], names[ground]) for ink, ground in self.rules.forbidden)
         backs = [ground.rgb for ground in self.grounds.values()]
-        self.palette.apart_from(backs)
         inks.prepare(self.palette, backs, both, self.grounds["brand"].rgb)
         solved: dict[str, Coloring] = {}
         problems: list[_Problem] = []
@@ -372,11 +371,10 @@ class _Problem:
 def _solved(problem: _Problem) -> Coloring:
     """What stands on one ground. Kept: a wire to one ground solves no other again."""
     part = Coloring((), [], problem.rules, problem.palette)
-    (apart,) = problem.palette.apart_from([problem.ground.rgb])
     grounds = {"paper": problem.paper, problem.ground.name: problem.ground}
     part.on_ground(
         Scene(
-            problem.palette, problem.ground, grounds, problem.both, problem.action, problem.text, problem.boundary, apart,
+            problem.palette, problem.ground, grounds, problem.both, problem.action, problem.text, problem.boundary,
             dict(problem.fixed), problem.forbidden, problem.rules.underlined,
         )
     )  # fmt: skip

@@ -15,7 +15,7 @@ from formulon.core.color.vision import DICHROMACIES, seen
 from formulon.core.system.grounds import far_from
 from formulon.core.system.palette import Palette, signal_steps
 from formulon.core.system.scene import CALM_TEXT, CALM_TONE, Made, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import ALL, PURE, SIGNAL, TONES, Swatch, against, ascending, bars, best, ranked, together
+from formulon.core.system.search import ALL, PURE, SIGNAL, TONES, Swatch, against, ascending, best, ranked, together
 
 VISITED_APART = 6.0  # least ΔE2000 between a link and one that was visited (common practice)
 SELECTION_APART = 12.0  # least ΔE2000 between selected text's fill and the ground (common practice)
@@ -189,12 +189,9 @@ def _selection(scene: Scene) -> Iterator[Made]:
     """Selected text: a fill that stands out from the ground, and its ink."""
     fills = scene.fills("selection", scene.action.rgb)
     texts = scene.texts("selection-ink", fills)
-    costs = fills.cost
-    if fills.swatches is scene.palette.swatches:
-        costs = costs + bars(scene.apart_from_ground >= SELECTION_APART)
-    row = int((costs + texts.least).argmin())
-    if costs[row] + texts.least[row] == np.inf:
-        fill = fills.swatches[int(costs.argmin())]
+    row = scene.first_apart(fills, fills.cost + texts.least, SELECTION_APART)
+    if row is None:
+        fill = fills.swatches[int((fills.cost + scene.seen_apart(fills, SELECTION_APART)).argmin())]
         ink = scene.fixed["selection-ink"][0] if "selection-ink" in scene.fixed else scene.least_bad(fill.rgb)
     else:
         fill, ink = fills.swatches[row], texts.swatches[int(texts.which[row])]

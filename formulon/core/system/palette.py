@@ -84,7 +84,6 @@ class Palette:
         self.luminance = luminances(self.rgb)
         self.kind = np.array([swatch.kind for swatch in swatches])
         self.chroma = np.hypot(self.lab[:, 1], self.lab[:, 2])
-        self.cielab = labs(self.rgb)
         self.whole = Options(swatches, self.luminance + 0.05, np.zeros(len(swatches)))
         self._apart: dict[RGB, Floats] = {}
         self._passing: dict[tuple[RGB, float], Floats] = {}
@@ -134,14 +133,11 @@ class Palette:
             self._passing[key] = bars(against(self.whole.lifted, relative_luminance(background)) >= required)
         return self._passing[key]
 
-    def apart_from(self, grounds: Sequence[RGB]) -> list[Floats]:
-        """ΔE2000, shape (n,), of all swatches to each of some colours. Kept, and worked out for all at once."""
-        new = [rgb for rgb in dict.fromkeys(grounds) if rgb not in self._apart]
-        if new:
-            self._apart |= zip(
-                new, differences(np.array([rgb_to_lab(rgb) for rgb in new])[:, None], self.cielab[None, :]), strict=True
-            )
-        return [self._apart[rgb] for rgb in grounds]
+    def apart_from(self, ground: RGB) -> Floats:
+        """ΔE2000, shape (n,), of all swatches to a colour. Kept."""
+        if ground not in self._apart:
+            self._apart[ground] = differences(np.array(rgb_to_lab(ground)), labs(self.rgb))
+        return self._apart[ground]
 
     def greys(self, near: RGB) -> tuple[Ints, Floats]:
         """The indices of the neutral steps and of black and white, with costs of the third rank, against a colour to be near

@@ -20,6 +20,7 @@ from formulon.core.system.search import (
     Options,
     Swatch,
     against,
+    ascending,
     bars,
     best,
     between,
@@ -57,7 +58,6 @@ class Scene:
     action: Swatch
     text: float
     boundary: float
-    apart_from_ground: Floats  # ΔE2000 of every swatch of the palette to the ground, shape (n,)
     fixed: Fixed = field(default_factory=dict)
     forbidden: Forbidden = frozenset()
     underlined: bool = True
@@ -119,6 +119,20 @@ class Scene:
         if options.swatches is self.palette.swatches:
             return self.palette.passing(background, required)
         return bars(against(options.lifted, relative_luminance(background)) >= required)
+
+    def first_apart(self, fills: Options, costs: Floats, least: float) -> int | None:
+        """The index of the fill of least cost that is seen beside the ground; None where there is none. One that was set
+        by hand is taken as it is."""
+        for index in ascending(costs):
+            if fills.swatches is not self.palette.swatches or difference(fills.swatches[index].rgb, self.back) >= least:
+                return index
+        return None
+
+    def seen_apart(self, fills: Options, least: float) -> Floats:
+        """Added to costs: infinite for fills that are not seen beside the ground."""
+        if fills.swatches is not self.palette.swatches:
+            return np.zeros(len(fills.swatches))
+        return bars(self.palette.apart_from(self.back) >= least)
 
     def beside(self, first: Options, second: Options, required: float) -> Floats:
         """Added to costs, shape (m, n): infinite where two that are seen beside each other do not pass together."""

@@ -119,20 +119,6 @@ def ascending(costs: Floats) -> Iterator[int]:
         yield index
 
 
-def pairs(rows: Floats, cells: Floats, least: Floats, which: Ints) -> Iterator[tuple[int, int]]:
-    """Places of `cells`, shape (m, n), by the rising sum of what the row and the cell cost, infinite ones left out. `least`
-    and `which` are the least of each row of cells and its column, which are mostly all that is needed."""
-    first = int((rows + least).argmin())
-    if rows[first] + least[first] == np.inf:
-        return
-    found = first, int(which[first])
-    yield found
-    for index in ascending(rows[:, None] + cells):
-        place = divmod(index, cells.shape[1])
-        if place != found:
-            yield place
-
-
 def together(first: Floats, second: Floats, barred: Floats) -> tuple[int, int] | None:
     """The two of least cost together, of shapes (m,) and (n,), that are not barred from each other, shape (m, n)."""
     least, found = np.inf, None
