@@ -3,9 +3,10 @@
 The stated preference, for every group of roles that constrain one another:
 
 1. Every constraint is met.
-2. As few fills as possible are pure black or white; then as many roles as possible have a colour of their first rank, then of their second, and so on. Ranks are the classes
-   in the order that a role prefers (exact brand colour, ramp step, neutral step); where a role wants to be calm, the
-   classes within a bound on chroma come first. Pure black and white have the last rank in any case.
+2. As few fills as possible are pure black or white; then as many roles as possible have a colour of their first rank,
+   then of their second, and so on. Ranks are the classes in the order that a role prefers (exact brand colour, ramp step,
+   neutral step); where a role wants to be calm, the classes within a bound on chroma come first. Pure black and white
+   have the last rank in any case.
 3. The sum of the distances to what was wished, in OKLab, is least. Then the order of the identity decides.
 
 A rank costs a power of BASE below zero and a distance less than one in all, so the sum of costs is that preference,
