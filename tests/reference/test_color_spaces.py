@@ -13,6 +13,7 @@ from formulon.core.color.difference import delta_e_2000, rgb_to_lab
 from formulon.core.color.oklab import oklch_to_rgb, rgb_to_oklab, rgb_to_oklch
 from formulon.core.color.oklab_scalar import oklab, oklch, rgb_of
 from formulon.core.color.parse import parse_color
+from formulon.core.color.ramps import STEPS, ramp_lch, ramps
 from formulon.core.color.srgb import to_hex
 
 DATA = Path(__file__).parent / "data"
@@ -61,6 +62,28 @@ def test_gamut_mapping_keeps_lightness_and_hue() -> None:
         got = rgb_to_oklch(np.array(rgb))
         assert got[0] == pytest.approx(lightness, abs=0.004)
         assert abs((got[2] - hue + 180) % 360 - 180) < 1.5
+
+
+def test_gamut_mapping_against_coloraide() -> None:
+    """CSS Color 4, 13.2, without the local clip, which coloraide leaves out at a just noticeable difference of nothing."""
+    dice = np.random.default_rng(5)
+    wanted = [(dice.uniform(0.05, 0.98), dice.uniform(0.02, 0.4), dice.uniform(0, 360)) for _ in range(400)]
+    theirs = [Color("oklch", list(lch)).fit("srgb", method="oklch-chroma", jnd=0).convert("srgb") for lch in wanted]
+    for lch, ours, color in zip(wanted, oklch_to_rgb(wanted), theirs, strict=True):
+        assert rgb_of(*lch) == ours
+        np.testing.assert_allclose(ours, [255 * value for value in color.coords(nans=False)], atol=0.6)
+
+
+def test_every_step_of_a_ramp_is_mapped_as_coloraide_maps_it() -> None:
+    dice = np.random.default_rng(6)
+    for rgb in (tuple(one) for one in dice.integers(0, 256, (40, 3)).tolist()):
+        anchor, wanted = ramp_lch(rgb)
+        (ramp,), _ = ramps([rgb], rgb)
+        assert ramp[STEPS[anchor]] == rgb
+        for place, (step, lch) in enumerate(zip(STEPS, wanted, strict=True)):
+            if place != anchor:
+                color = Color("oklch", list(lch)).fit("srgb", method="oklch-chroma", jnd=0).convert("srgb")
+                np.testing.assert_allclose(ramp[step], [255 * value for value in color.coords(nans=False)], atol=0.6)
 
 
 @pytest.mark.parametrize("pair", json.loads((DATA / "sharma-2005.json").read_text())["pairs"])
