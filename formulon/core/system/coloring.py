@@ -199,7 +199,12 @@ class Coloring:
         made = self.pair(ground.name, one.name, one.swatch.rgb, one.on, one.required)
         if not made.passes or scene.forbidden:
             label = INK_LABELS.get(one.name, one.name.capitalize())
-            self.told(scene, f"ground/{ground.name}/{one.name}", made, one.swatch, label, one.name, one.on)
+            part, cause = one.name, ""
+            if one.name == "selection-ink" and one.name not in scene.fixed:
+                part = "selection"
+            elif one.name in ("link-hover", "link-visited") and one.name not in scene.fixed:
+                cause = f"ground/{ground.name}/link"  # a state that cannot be read is the link itself
+            self.told(scene, f"ground/{ground.name}/{one.name}", made, one.swatch, label, part, one.on, cause)
 
     def told(self, scene: Scene, path: str, made: Pair, found: Swatch, label: str, part: str, on: RGB, cause: str = "") -> None:
         """A conflict for a pair that fails, or that the guideline rules out, with its ways out."""
@@ -216,7 +221,12 @@ class Coloring:
         if self.mid(scene) and made.required == scene.text:
             cause = f"ground/{scene.ground.name}/background"  # nothing could be read, whatever is set by hand
         elif part in scene.fixed and not cause:
-            out = ways.for_ink(scene, part, found, made, on, self.rules)
+            fill = part == "selection" or "/fill/" in part
+            out = (
+                ways.for_fill(scene, part, found, made, self.rules)
+                if fill
+                else ways.for_ink(scene, part, found, made, on, self.rules)
+            )
         self.conflicts.append(
             Conflict(
                 code, path, made.ground, made.ink, made.foreground, made.background, made.ratio, made.required,
@@ -260,6 +270,8 @@ class Coloring:
         """A variant without a colour of its own stands or falls with the ink that it is drawn in."""
         own_label, own_fill = f"{item.variant}/label/{item.state}", f"{item.variant}/fill/{item.state}"
         root = {"primary": "primary/label/rest", "secondary": "secondary/label/rest", "text": "link"}[item.variant]
+        if pair.ink.startswith("secondary/border/"):
+            own_label = own_fill = pair.ink  # a border is drawn in the label's ink, which fails first
         hand = next((name for name in (own_label, own_fill) if name in scene.fixed), "")
         own = hand or (_by_hand(scene, item.variant) if pair.ink == root or item.state == "rest" else "")
         cause = "" if hand or pair.ink == root else f"ground/{scene.ground.name}/{root}"
@@ -283,7 +295,9 @@ class Coloring:
             if not pair.passes or scene.forbidden:
                 own = f"field/{part.removesuffix('-inside')}/{item.state}"
                 by_hand = own if own in scene.fixed else f"field/fill/{item.state}"
-                self.told(scene, f"ground/{ground.name}/{name}", pair, swatch, f"field, {part}", by_hand, on)
+                # What no state has of its own is that of rest.
+                cause = "" if by_hand in scene.fixed or item.state == "rest" else f"ground/{ground.name}/field/{part}/rest"
+                self.told(scene, f"ground/{ground.name}/{name}", pair, swatch, f"field, {part}", by_hand, on, cause)
 
     def pictures(self) -> None:
         """The five colours in which the picture library draws, and those with which photographs are treated."""

@@ -30,7 +30,7 @@ class FieldState(NamedTuple):
 def states(scene: Scene, focus: Swatch, error: Swatch) -> Iterator[FieldState]:
     """The field in every state. Fill, label, hint and border are chosen together: both texts pass on the fill, the
     border reaches the boundary ratio on the ground and on the fill (WCAG 2.2, 1.4.11)."""
-    fill, label, hint, border = _rest(scene)
+    fill, label, hint, border = rest(scene)
     on_fill, on_ground = contrast_ratio(border.rgb, fill.rgb), contrast_ratio(border.rgb, scene.back)
     reason = (
         f"{label.label} on {fill.label} is {shown(contrast_ratio(label.rgb, fill.rgb))}, its hint "
@@ -53,8 +53,9 @@ def states(scene: Scene, focus: Swatch, error: Swatch) -> Iterator[FieldState]:
     yield _state(scene, "disabled", fill, faded, faded, made_for_here(mixed(fill.rgb, label.rgb, 0.3), "faded"), note)
 
 
-def _rest(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
-    """For each fill the best of each part that stands on it; the parts constrain one another only through the fill."""
+def rest(scene: Scene) -> tuple[Swatch, Swatch, Swatch, Swatch]:
+    """Fill, label, hint and border at rest: for each fill the best of each part that stands on it, which constrain one
+    another only through the fill."""
     whole = scene.palette.whole
     labels = scene.texts("field/label/rest", whole)
     hints = scene.texts("field/hint/rest", whole, 0.3, TONES, CALM_TONE)

@@ -185,7 +185,7 @@ def _focus(scene: Scene, fill: Swatch) -> Iterator[Made]:
     yield Made("focus-inner", second, origin, reason, fill.rgb, scene.boundary)
 
 
-def _selection(scene: Scene) -> Iterator[Made]:
+def selection(scene: Scene) -> tuple[Swatch, Swatch]:
     """Selected text: a fill that stands out from the ground, and its ink."""
     fills = scene.fills("selection", scene.action.rgb)
     texts = scene.texts("selection-ink", fills)
@@ -195,6 +195,11 @@ def _selection(scene: Scene) -> Iterator[Made]:
         ink = scene.fixed["selection-ink"][0] if "selection-ink" in scene.fixed else scene.least_bad(fill.rgb)
     else:
         fill, ink = fills.swatches[row], texts.swatches[int(texts.which[row])]
+    return fill, ink
+
+
+def _selection(scene: Scene) -> Iterator[Made]:
+    fill, ink = selection(scene)
     delta = difference(fill.rgb, scene.back)
     reason = f"Selected text lies on {fill.label}, ΔE2000 {delta:.1f} from the ground."
     yield Made("selection", fill, scene.origin("selection", fill), reason, scene.back, 0.0)

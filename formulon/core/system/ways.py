@@ -1,22 +1,24 @@
 """Ways out of conflicts: for each the two or three smallest changes of the choices after which it is gone."""
 
 from dataclasses import replace
+from itertools import islice
 from typing import TYPE_CHECKING
 
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import oklab
 from formulon.core.color.srgb import RGB, to_hex
-from formulon.core.system import buttons, inks
+from formulon.core.system import buttons, fields, inks
 from formulon.core.system.choices import DARK, INKS, WIRED_INKS
 from formulon.core.system.model import Alternative, Conflict, Operation, Pair, Scheme
 from formulon.core.system.scene import Scene, passes
-from formulon.core.system.search import NEUTRAL, PURE, RAMP, Swatch, best
+from formulon.core.system.search import NEUTRAL, PURE, RAMP, Swatch, best, ranked
 
 if TYPE_CHECKING:
     from formulon.core.system.coloring import Rules
 
 _MOST = 3
+_LOOKED_AT = 24  # so many fills of a class, the nearest first
 _ROLES = {"primary/fill/rest": "primary", "secondary/label/rest": "secondary"}
 
 
@@ -79,6 +81,54 @@ def for_ink(scene: Scene, part: str, found: Swatch, made: Pair, on: RGB, rules: 
             patch = _put("pins", keyed(f"ground/{scene.ground.name}/{part}", rules.scheme), to_hex(near.rgb))
         ways.append(_way(near.label, (patch,), near, found, on))
     return tuple(ways[:_MOST])
+
+
+def for_fill(scene: Scene, part: str, found: Swatch, made: Pair, rules: "Rules") -> tuple[Alternative, ...]:
+    """For a fill set by hand on which what stands there cannot be read: as derived, or the nearest ramp step, neutral, black
+    or white on which it can. `found` is what stands there."""
+    role = f"{scene.ground.name}/{_ROLES.get(part, part)}"
+    fill, origin = scene.fixed[part]
+    pin = keyed(f"ground/{scene.ground.name}/{part}", rules.scheme)
+    release = [_remove("pins", pin)] if origin == "pinned" else []
+    if role in dict(rules.wires):
+        release.append(_remove("wires", keyed(role, rules.scheme)))
+    ways = [Alternative("Release the pin" if origin == "pinned" else "As derived", tuple(release))]
+    for kinds in ((RAMP,), (NEUTRAL,), (PURE,)):
+        options = scene.palette.options(oklab(fill.rgb), kinds)
+        near = next(
+            (s for s in islice(ranked(options, options.cost), _LOOKED_AT) if _carried(scene, part, s, found, made)), None
+        )
+        if near is None or near.rgb == fill.rgb:
+            continue
+        on_it = _on_fill(scene, part, near, found, made)
+        patch = (
+            _put("pins", pin, to_hex(near.rgb))
+            if origin == "pinned"
+            else _put("wires", keyed(role, rules.scheme), near.reference)
+        )
+        label = f"{near.label} as the fill, with {on_it.label} on it"
+        ways.append(
+            Alternative(label, (patch,), to_hex(near.rgb), contrast_ratio(on_it.rgb, near.rgb), difference(near.rgb, fill.rgb))
+        )
+    return tuple(ways[:_MOST])
+
+
+def _carried(scene: Scene, part: str, fill: Swatch, found: Swatch, made: Pair) -> bool:
+    on_it = _on_fill(scene, part, fill, found, made)
+    return passes(on_it.rgb, fill.rgb, made.required) and (on_it.rgb, fill.rgb) not in scene.forbidden
+
+
+def _on_fill(scene: Scene, part: str, fill: Swatch, found: Swatch, made: Pair) -> Swatch:
+    """What would stand on another fill in the place of `found`: solved again for a fill at rest, the same for other states."""
+    free = replace(scene, fixed={**scene.fixed, part: (fill, "chosen")})
+    if part == "primary/fill/rest":
+        return buttons.primary(free).label
+    if part == "selection":
+        return inks.selection(free)[1]
+    if part == "field/fill/rest":
+        colors = dict(zip(fields.PARTS, fields.rest(free), strict=True))
+        return colors[made.ink.split("/")[1].removesuffix("-inside")]
+    return found
 
 
 def like_text(scene: Scene, body: Swatch, link: Swatch, ratio: float, scheme: Scheme) -> Conflict:
