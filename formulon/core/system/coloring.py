@@ -221,12 +221,12 @@ class Coloring:
         if self.mid(scene) and made.required == scene.text:
             cause = f"ground/{scene.ground.name}/background"  # nothing could be read, whatever is set by hand
         elif part in scene.fixed and not cause:
-            fill = part == "selection" or "/fill/" in part
-            out = (
-                ways.for_fill(scene, part, found, made, self.rules)
-                if fill
-                else ways.for_ink(scene, part, found, made, on, self.rules)
-            )
+            out = ()
+            if part != "selection" and "/fill/" not in part:
+                out = ways.for_ink(scene, part, found, made, on, self.rules)
+                part = "selection" if part == "selection-ink" else part.replace("/label/", "/fill/")
+            if not out and part in scene.fixed:  # an ink for which the fill leaves nothing, or the fill alone was set
+                out = ways.for_fill(scene, part, found, made, self.rules)
         self.conflicts.append(
             Conflict(
                 code, path, made.ground, made.ink, made.foreground, made.background, made.ratio, made.required,

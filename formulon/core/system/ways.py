@@ -66,7 +66,7 @@ def for_ink(scene: Scene, part: str, found: Swatch, made: Pair, on: RGB, rules: 
     own = derived(scene, part) if follows else None
     if own and passes(own.rgb, on, made.required):
         ways.append(_way(f"{own.label}, as derived", tuple(release), own, found, on))
-    elif own is None:
+    elif own is None and _reads_without(scene, part, made):
         ways.append(Alternative("Release the pin" if pinned else "As derived", tuple(release)))
     if not follows:
         return tuple(ways)
@@ -92,7 +92,9 @@ def for_fill(scene: Scene, part: str, found: Swatch, made: Pair, rules: "Rules")
     release = [_remove("pins", pin)] if origin == "pinned" else []
     if role in dict(rules.wires):
         release.append(_remove("wires", keyed(role, rules.scheme)))
-    ways = [Alternative("Release the pin" if origin == "pinned" else "As derived", tuple(release))]
+    ways = []
+    if _reads_without(scene, part, made):
+        ways.append(Alternative("Release the pin" if origin == "pinned" else "As derived", tuple(release)))
     for kinds in ((RAMP,), (NEUTRAL,), (PURE,)):
         options = scene.palette.options(oklab(fill.rgb), kinds)
         near = next(
@@ -107,6 +109,9 @@ def for_fill(scene: Scene, part: str, found: Swatch, made: Pair, rules: "Rules")
             else _put("wires", keyed(role, rules.scheme), near.reference)
         )
         label = f"{near.label} as the fill, with {on_it.label} on it"
+        if made.ink.startswith("field/border/"):  # what was asked is the border on the ground, not on the fill
+            ways.append(Alternative(label, (patch,)))
+            continue
         ways.append(
             Alternative(label, (patch,), to_hex(near.rgb), contrast_ratio(on_it.rgb, near.rgb), difference(near.rgb, fill.rgb))
         )
@@ -115,7 +120,33 @@ def for_fill(scene: Scene, part: str, found: Swatch, made: Pair, rules: "Rules")
 
 def _carried(scene: Scene, part: str, fill: Swatch, found: Swatch, made: Pair) -> bool:
     on_it = _on_fill(scene, part, fill, found, made)
-    return passes(on_it.rgb, fill.rgb, made.required) and (on_it.rgb, fill.rgb) not in scene.forbidden
+    on = scene.back if made.ink.startswith("field/border/") else fill.rgb
+    return passes(on_it.rgb, on, made.required) and (on_it.rgb, fill.rgb) not in scene.forbidden
+
+
+def _reads_without(scene: Scene, part: str, made: Pair) -> bool:
+    """Whether what stands on a fill is read once one of the two is no longer set by hand; the other may still be."""
+    free = replace(scene, fixed={name: value for name, value in scene.fixed.items() if name != part})
+    variant, _, name = made.ink.partition("/label/")
+    if variant in buttons.VARIANTS:
+        one = _button(free, variant, name)
+        return passes(one.label.rgb, one.fill.rgb, made.required)
+    if part == "selection":
+        fill, ink = inks.selection(free)
+        return passes(ink.rgb, fill.rgb, made.required)
+    if part.startswith("field/") and part.endswith("/rest") and made.ink.endswith("/rest"):
+        colors = dict(zip(fields.PARTS, fields.rest(free), strict=True))
+        name = made.ink.split("/")[1]
+        on = scene.back if name == "border" else colors["fill"].rgb
+        return passes(colors[name.removesuffix("-inside")].rgb, on, made.required)
+    return True
+
+
+def _button(scene: Scene, variant: str, state: str) -> buttons.ButtonState:
+    main = buttons.primary(scene)
+    made = {one.name: one.swatch for one in inks.solve(scene, main.fill)}
+    every = buttons.states(scene, main, made["heading"], made["link"], made["link-hover"])
+    return next(one for one in every if (one.variant, one.state) == (variant, state))
 
 
 def _on_fill(scene: Scene, part: str, fill: Swatch, found: Swatch, made: Pair) -> Swatch:

@@ -11,7 +11,7 @@ from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import oklab, oklch
 from formulon.core.color.parse import parse_color
-from formulon.core.color.srgb import from_hex
+from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.system import inks
 from formulon.core.system.buttons import VARIANTS
 from formulon.core.system.choices import GROUNDS, WIRED_INKS, Choices, Thresholds
@@ -127,6 +127,8 @@ def wired(choices: Choices, identity: Identity, dice: random.Random) -> Choices:
     roles = [f"{prefix}{dice.choice(GROUNDS)}/{dice.choice((*WIRED_INKS, 'primary', 'secondary'))}" for _ in range(2)]
     pins = {f"{prefix}ground/{dice.choice(GROUNDS)}/{dice.choice(VARIANTS)}/label/rest": some_hex(dice)}
     pins |= {f"{prefix}ground/{dice.choice(GROUNDS)}/link-hover": some_hex(dice)}
+    fills = ("primary/fill/rest", "primary/fill/hover", "field/fill/rest", "secondary/fill/pressed", "selection")
+    pins |= {f"{prefix}ground/{dice.choice(GROUNDS)}/{dice.choice(fills)}": some_hex(dice)}
     return choices.model_copy(update={"wires": {role: dice.choice(references) for role in roles}, "pins": pins})
 
 
@@ -146,8 +148,10 @@ def every_way_out_does_what_it_says(identity: Identity, choices: Choices) -> Non
                 pair = next(
                     p for p in after.pairs if (p.scheme, p.ground, p.ink) == (conflict.scheme, conflict.ground, conflict.ink)
                 )
-                assert pair.foreground == way.color and pair.ratio == pytest.approx(way.ratio, abs=1e-9)
-                assert way.delta_e == pytest.approx(difference(from_hex(conflict.foreground), from_hex(way.color)), abs=1e-9)
+                other_fill = way.label.find("as the fill") > 0
+                before, now = (conflict.background, pair.background) if other_fill else (conflict.foreground, pair.foreground)
+                assert now == way.color and pair.ratio == pytest.approx(way.ratio, abs=1e-9)
+                assert way.delta_e == pytest.approx(difference(from_hex(before), from_hex(way.color)), abs=1e-9)
 
 
 def test_a_conflict_that_stands_by_itself_has_ways_out() -> None:
@@ -156,6 +160,36 @@ def test_a_conflict_that_stands_by_itself_has_ways_out() -> None:
         system = resolve(identity, wired(Choices(), identity, random.Random(number)))
         for conflict in (c for c in system.conflicts if not c.cause and c.code != "mark-unseen"):
             assert 1 <= len(conflict.alternatives) <= 3, conflict
+            if conflict.code == "contrast-unmet" and len(conflict.alternatives) == 1:
+                # No other colour of the palette is read there, or two were set by hand that cannot go together.
+                on, given = from_hex(conflict.background), conflict.alternatives[0].color
+                read = [rgb for rgb in system.palette.values() if contrast_ratio(rgb, on) >= conflict.required]
+                assert len({rgb for rgb in read if to_hex(rgb) != given}) == 0 or "/border" in conflict.path, conflict
+
+
+def test_a_label_that_cannot_be_read_on_a_chosen_fill_is_given_other_fills() -> None:
+    """Heather under AAA: neither black nor white reaches 7:1 on it."""
+    identity = identity_of(["#1B2147", "#8E5A9B", "#F6F1E7"])
+    choices = Choices(policy="AAA", wires={"paper/primary": "c1"})
+    (conflict,) = (c for c in resolve(identity, choices).conflicts if c.path == "ground/paper/primary/label/rest")
+    derived, *others = conflict.alternatives
+    assert derived.label == "As derived"
+    assert [way.patch[0]["value"].split("/")[0] for way in others] == ["c1", "neutral"]
+    assert all(way.ratio >= 7 for way in others)
+    assert others[0].delta_e < others[1].delta_e
+
+
+def test_what_follows_from_a_conflict_is_told_under_it() -> None:
+    identity = identity_of(["#1B2147", "#F2A93B", "#F6F1E7"])
+    pins = {
+        "ground/paper/link": "#f0e0c0",
+        "ground/paper/secondary/label/rest": "#f0e0c0",
+        "ground/paper/field/border/rest": "#f0e0c0",
+    }
+    causes = {c.path: c.cause for c in resolve(identity, Choices(pins=pins)).conflicts}
+    assert causes["ground/paper/link"] == "" and causes["ground/paper/link-hover"] == "ground/paper/link"
+    assert causes["ground/paper/secondary/border/rest"] == "ground/paper/secondary/label/rest"
+    assert causes["ground/paper/field/border/focus"] == "ground/paper/field/border/rest"
 
 
 def test_hue_of_a_ramp_is_kept_straight() -> None:
