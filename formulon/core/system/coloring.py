@@ -238,7 +238,7 @@ class Coloring:
         """A link that is not underlined and cannot be told from the text around it."""
         ratio = contrast_ratio(link.rgb, body.rgb)
         if not scene.underlined and ratio < inks.LINK_FROM_TEXT:
-            self.conflicts.append(ways.like_text(scene, body, link, ratio, self.rules.scheme))
+            self.conflicts.append(ways.like_text(scene, body, link, ratio, self.rules))
 
     def mid(self, scene: Scene) -> bool:
         """Whether not even black or white reaches the ratio for text on this ground."""

@@ -11,6 +11,7 @@ from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.system import buttons, fields, inks
 from formulon.core.system.choices import DARK, INKS, WIRED_INKS
 from formulon.core.system.model import Alternative, Conflict, Operation, Pair, Scheme
+from formulon.core.system.policy import AA
 from formulon.core.system.scene import Scene, passes
 from formulon.core.system.search import NEUTRAL, PURE, RAMP, Swatch, best, ranked
 
@@ -55,11 +56,7 @@ def for_ink(scene: Scene, part: str, found: Swatch, made: Pair, on: RGB, rules: 
     """For a colour set by hand that cannot be read: as derived, the nearest passing step, a neutral, black or white."""
     role = f"{scene.ground.name}/{_ROLES.get(part, part)}"
     pinned = scene.fixed[part][1] == "pinned"
-    release = []  # a pin may lie over a wire
-    if pinned:
-        release.append(_remove("pins", keyed(f"ground/{scene.ground.name}/{part}", rules.scheme)))
-    if role in dict(rules.wires):
-        release.append(_remove("wires", keyed(role, rules.scheme)))
+    release = _release(scene, part, role, rules)
     wired = not pinned and (part in WIRED_INKS or part in _ROLES)
     ways: list[Alternative] = []
     follows = made.ink.removesuffix("-inside") == part or part in WIRED_INKS
@@ -89,9 +86,7 @@ def for_fill(scene: Scene, part: str, found: Swatch, made: Pair, rules: "Rules")
     role = f"{scene.ground.name}/{_ROLES.get(part, part)}"
     fill, origin = scene.fixed[part]
     pin = keyed(f"ground/{scene.ground.name}/{part}", rules.scheme)
-    release = [_remove("pins", pin)] if origin == "pinned" else []
-    if role in dict(rules.wires):
-        release.append(_remove("wires", keyed(role, rules.scheme)))
+    release = _release(scene, part, role, rules)
     ways = []
     if _reads_without(scene, part, made):
         ways.append(Alternative("Release the pin" if origin == "pinned" else "As derived", tuple(release)))
@@ -162,17 +157,40 @@ def _on_fill(scene: Scene, part: str, fill: Swatch, found: Swatch, made: Pair) -
     return found
 
 
-def like_text(scene: Scene, body: Swatch, link: Swatch, ratio: float, scheme: Scheme) -> Conflict:
+def like_text(scene: Scene, body: Swatch, link: Swatch, ratio: float, rules: "Rules") -> Conflict:
     """Links that look like text where they are not underlined (WCAG 2.2, 1.4.1 with technique G183)."""
     ground = scene.ground.name
+    ways = [Alternative("Underline links in running text", ({"op": "replace", "path": "/links/underlined", "value": True},))]
+    for part in ("link", "body"):
+        free = replace(scene, fixed={name: value for name, value in scene.fixed.items() if name != part})
+        if part in scene.fixed and _told_apart(free):
+            ways.append(Alternative(f"{part.capitalize()} as derived", tuple(_release(scene, part, f"{ground}/{part}", rules))))
+    if rules.policy != AA and _told_apart(replace(scene, text=AA.text)):
+        ways.append(Alternative("Hold the site to AA", ({"op": "replace", "path": "/policy", "value": "AA"},)))
     return Conflict(
         "link-like-text", f"ground/{ground}/link", ground, "link", to_hex(link.rgb), to_hex(body.rgb), ratio,
         inks.LINK_FROM_TEXT,
         f"{link.label} as link beside {body.label} as text on {ground} is {shown(ratio)}; without an underline links need "
         f"{inks.LINK_FROM_TEXT:g}:1.",
-        (Alternative("Underline links in running text", ({"op": "replace", "path": "/links/underlined", "value": True},)),),
-        scheme=scheme,
+        tuple(ways[:_MOST]), scheme=rules.scheme,
     )  # fmt: skip
+
+
+def _told_apart(scene: Scene) -> bool:
+    """Whether a link is told from the text around it and read, as the scene would be solved."""
+    made = {one.name: one.swatch.rgb for one in inks.solve(scene, scene.action)}
+    read = all(passes(made[name], scene.back, scene.text) for name in ("body", "link"))
+    return read and passes(made["link"], made["body"], inks.LINK_FROM_TEXT)
+
+
+def _release(scene: Scene, part: str, role: str, rules: "Rules") -> list[Operation]:
+    """What takes off the wire and the pin that set a part by hand; a pin may lie over a wire."""
+    made = []
+    if scene.fixed[part][1] == "pinned":
+        made.append(_remove("pins", keyed(f"ground/{scene.ground.name}/{part}", rules.scheme)))
+    if role in dict(rules.wires):
+        made.append(_remove("wires", keyed(role, rules.scheme)))
+    return made
 
 
 def derived(scene: Scene, part: str) -> Swatch | None:

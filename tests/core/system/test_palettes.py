@@ -14,7 +14,7 @@ from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.system import inks
 from formulon.core.system.buttons import VARIANTS
-from formulon.core.system.choices import GROUNDS, WIRED_INKS, Choices, Thresholds
+from formulon.core.system.choices import GROUNDS, WIRED_INKS, Choices, Links, Thresholds
 from formulon.core.system.identity import BrandColor, Identity
 from formulon.core.system.model import System
 from formulon.core.system.policy import policy_of
@@ -129,7 +129,8 @@ def wired(choices: Choices, identity: Identity, dice: random.Random) -> Choices:
     pins |= {f"{prefix}ground/{dice.choice(GROUNDS)}/link-hover": some_hex(dice)}
     fills = ("primary/fill/rest", "primary/fill/hover", "field/fill/rest", "secondary/fill/pressed", "selection")
     pins |= {f"{prefix}ground/{dice.choice(GROUNDS)}/{dice.choice(fills)}": some_hex(dice)}
-    return choices.model_copy(update={"wires": {role: dice.choice(references) for role in roles}, "pins": pins})
+    wires, links = {role: dice.choice(references) for role in roles}, Links(underlined=dice.random() < 0.6)
+    return choices.model_copy(update={"wires": wires, "pins": pins, "links": links})
 
 
 def every_way_out_does_what_it_says(identity: Identity, choices: Choices) -> None:
