@@ -8,11 +8,12 @@ from formulon.core.color.srgb import RGB
 from formulon.core.system import lockup, motif, shape, typography
 from formulon.core.system import pins as pinning
 from formulon.core.system.choices import DARK, Choices, Scale
-from formulon.core.system.coloring import Coloring, Rules
+from formulon.core.system.coloring import Coloring
 from formulon.core.system.identity import Identity, Mark, Typefaces
 from formulon.core.system.model import Conflict, Scheme, Step, System, Token
 from formulon.core.system.palette import Exact, Palette
 from formulon.core.system.policy import policy_of
+from formulon.core.system.rules import Rules
 from formulon.core.system.ways import lost_pin
 
 ColorFacts = tuple[Exact, ...]
