@@ -100,7 +100,7 @@ def for_fill(scene: Scene, part: str, found: Swatch, made: Pair, rules: Rules) -
             if origin == "pinned"
             else _put("wires", keyed(role, rules.scheme), near.reference)
         )
-        label = f"{near.label} as the fill, with {on_it.label} on it"
+        label = f"{near.label} under {on_it.label}"
         if made.ink.startswith("field/border/"):  # what was asked is the border on the ground, not on the fill
             ways.append(Alternative(label, (patch,)))
             continue

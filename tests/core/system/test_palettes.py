@@ -149,7 +149,7 @@ def every_way_out_does_what_it_says(identity: Identity, choices: Choices) -> Non
                 pair = next(
                     p for p in after.pairs if (p.scheme, p.ground, p.ink) == (conflict.scheme, conflict.ground, conflict.ink)
                 )
-                other_fill = way.label.find("as the fill") > 0
+                other_fill = " under " in way.label
                 before, now = (conflict.background, pair.background) if other_fill else (conflict.foreground, pair.foreground)
                 assert now == way.color and pair.ratio == pytest.approx(way.ratio, abs=1e-9)
                 assert way.delta_e == pytest.approx(difference(from_hex(before), from_hex(way.color)), abs=1e-9)
