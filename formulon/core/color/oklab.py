@@ -39,26 +39,6 @@ def oklab_to_linear(lab: ArrayLike) -> Floats:
     return np.asarray(((np.asarray(lab) @ _LAB_TO_LMS.T) ** 3) @ _LMS_TO_RGB.T)
 
 
-def oklab_to_oklch(lab: ArrayLike) -> Floats:
-    """OKLCH of OKLab colours; hue 0–360, and 0 for greys."""
-    lab = np.asarray(lab, dtype=np.float64)
-    chroma = np.hypot(lab[..., 1], lab[..., 2])
-    hue = np.degrees(np.arctan2(lab[..., 2], lab[..., 1])) % 360
-    return np.stack([lab[..., 0], chroma, np.where(chroma < 1e-4, 0.0, hue)], axis=-1)
-
-
-def oklch_to_oklab(lch: ArrayLike) -> Floats:
-    """OKLab of OKLCH colours."""
-    lch = np.asarray(lch, dtype=np.float64)
-    hue = np.radians(lch[..., 2])
-    return np.stack([lch[..., 0], lch[..., 1] * np.cos(hue), lch[..., 1] * np.sin(hue)], axis=-1)
-
-
-def rgb_to_oklch(rgb8: ArrayLike) -> Floats:
-    """OKLCH of eight-bit sRGB colours."""
-    return oklab_to_oklch(rgb_to_oklab(rgb8))
-
-
 def oklch_to_rgb(lch: ArrayLike) -> list[RGB]:
     """Eight-bit sRGB of OKLCH colours, shape (n, 3), brought into gamut by reducing chroma at constant lightness
     and hue (the approach of CSS Color 4, section 13.2, by plain bisection without the local clip)."""

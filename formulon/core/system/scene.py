@@ -1,7 +1,7 @@
 """A scene: one ground with everything that bears on what stands on it. The parts of a ground are solved from it."""
 
 from collections.abc import Iterable, Iterator, Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import cache, cached_property
 from typing import NamedTuple
 
@@ -82,6 +82,10 @@ class Scene:
         if name in self.fixed:
             return self.fixed[name][1]
         return ORIGINS[swatch.kind]
+
+    def without(self, part: str) -> "Scene":
+        """The same with one part no longer set by hand."""
+        return replace(self, fixed={name: value for name, value in self.fixed.items() if name != part})
 
     def options(self, name: str, wish: RGB, order: tuple[int, ...] = ALL, calm: float | None = None) -> Options:
         """What a role may take: the one colour that was set by hand, else all swatches against a wish."""

@@ -93,7 +93,6 @@ class Standing:
         if self.mid(scene) and made.required == scene.text:
             cause = f"ground/{scene.ground.name}/background"  # nothing could be read, whatever is set by hand
         elif part in scene.fixed and not cause:
-            out = ()
             if part != "selection" and "/fill/" not in part:
                 out = ways.for_ink(scene, part, found, made, on, self.rules)
                 part = "selection" if part == "selection-ink" else part.replace("/label/", "/fill/")

@@ -118,7 +118,7 @@ def _carried(scene: Scene, part: str, fill: Swatch, found: Swatch, made: Pair) -
 
 def _reads_without(scene: Scene, part: str, made: Pair) -> bool:
     """Whether what stands on a fill is read once one of the two is no longer set by hand; the other may still be."""
-    free = replace(scene, fixed={name: value for name, value in scene.fixed.items() if name != part})
+    free = scene.without(part)
     variant, _, name = made.ink.partition("/label/")
     if variant in buttons.VARIANTS:
         one = _button(free, variant, name)
@@ -159,7 +159,7 @@ def like_text(scene: Scene, body: Swatch, link: Swatch, ratio: float, rules: Rul
     ground = scene.ground.name
     ways = [Alternative("Underline links in running text", ({"op": "replace", "path": "/links/underlined", "value": True},))]
     for part in ("link", "body"):
-        free = replace(scene, fixed={name: value for name, value in scene.fixed.items() if name != part})
+        free = scene.without(part)
         if part in scene.fixed and _told_apart(free):
             ways.append(Alternative(f"{part.capitalize()} as derived", tuple(_release(scene, part, f"{ground}/{part}", rules))))
     if rules.policy != AA and _told_apart(replace(scene, text=AA.text)):
@@ -192,7 +192,7 @@ def _release(scene: Scene, part: str, role: str, rules: Rules) -> list[Operation
 
 def derived(scene: Scene, part: str) -> Swatch | None:
     """What the solver would take for a part, were it not set by hand; None for parts that are no ink."""
-    free = replace(scene, fixed={name: value for name, value in scene.fixed.items() if name != part})
+    free = scene.without(part)
     if part in INKS:
         made = inks.solve(free, buttons.primary(free).fill)
         return next((one.swatch for one in made if one.name == part), None)

@@ -1,5 +1,7 @@
 """What all views of the API share."""
 
+from typing import Any
+
 from django.http import HttpResponse
 from django.http.response import HttpResponseBase
 from pydantic import BaseModel
@@ -15,6 +17,14 @@ from formulon.studio.services import sites
 def answer(shape: BaseModel, status: int = 200) -> HttpResponse:
     """A shape as JSON, written by pydantic, which is faster than a renderer over dictionaries."""
     return HttpResponse(shape.model_dump_json(), status=status, content_type="application/json")
+
+
+FILE = {"type": "string", "format": "binary"}
+
+
+def multipart(required: list[str], **parts: dict[str, Any]) -> dict[str, Any]:
+    """The description of an upload for the API's schema: its parts, and which of them there must be."""
+    return {"multipart/form-data": {"type": "object", "properties": parts, "required": required}}
 
 
 class View(APIView):

@@ -16,7 +16,7 @@ from formulon.core.system.resolve import resolve
 from formulon.studio.api import color_shapes as colors
 from formulon.studio.api import shapes
 from formulon.studio.api.access import brand_of
-from formulon.studio.api.base import View, answer
+from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.errors import UploadRefused
 from formulon.studio.services import effects, overlays, picking, sites
 
@@ -52,13 +52,7 @@ class PictureColorsView(View):
     parser_classes: ClassVar[list[Any]] = [MultiPartParser]
 
     @extend_schema(
-        request={
-            "multipart/form-data": {
-                "type": "object",
-                "properties": {"file": {"type": "string", "format": "binary"}},
-                "required": ["file"],
-            }
-        },
+        request=multipart(["file"], file=FILE),
         responses={200: colors.PictureColors, 422: shapes.Problem},
     )
     def post(self, request: Request) -> HttpResponseBase:

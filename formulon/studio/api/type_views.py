@@ -19,7 +19,7 @@ from formulon.core.type.shaping import known
 from formulon.studio.api import answers
 from formulon.studio.api import type_shapes as shapes
 from formulon.studio.api.access import brand_of, user_of
-from formulon.studio.api.base import View, answer
+from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.shapes import MarkUploaded, Problem
 from formulon.studio.api.views import material
 from formulon.studio.errors import UploadRefused
@@ -68,16 +68,7 @@ class FontsView(View):
     parser_classes: ClassVar[list[Any]] = [MultiPartParser]
 
     @extend_schema(
-        request={
-            "multipart/form-data": {
-                "type": "object",
-                "properties": {
-                    "files": {"type": "array", "items": {"type": "string", "format": "binary"}},
-                    "revision": {"type": "integer"},
-                },
-                "required": ["files", "revision"],
-            }
-        },
+        request=multipart(["files", "revision"], files={"type": "array", "items": FILE}, revision={"type": "integer"}),
         responses={200: MarkUploaded, 409: Problem, 422: Problem},
     )
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:

@@ -25,7 +25,7 @@ from formulon.core.system.model import System
 from formulon.core.system.resolve import resolve
 from formulon.studio.api import answers, shapes
 from formulon.studio.api.access import brand_of, user_of
-from formulon.studio.api.base import View, answer
+from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Membership, Workspace
@@ -156,16 +156,9 @@ class SourcesView(View):
         return answer(answers.sources_of(brand_of(request, brand_id)))
 
     @extend_schema(
-        request={
-            "multipart/form-data": {
-                "type": "object",
-                "properties": {
-                    "files": {"type": "array", "items": {"type": "string", "format": "binary"}},
-                    "paths": {"type": "array", "items": {"type": "string"}},
-                },
-                "required": ["files"],
-            }
-        },
+        request=multipart(
+            ["files"], files={"type": "array", "items": FILE}, paths={"type": "array", "items": {"type": "string"}}
+        ),
         responses={200: shapes.Sources, 422: shapes.Problem},
     )
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
@@ -329,17 +322,12 @@ class MarksView(View):
     parser_classes: ClassVar[list[Any]] = [MultiPartParser]
 
     @extend_schema(
-        request={
-            "multipart/form-data": {
-                "type": "object",
-                "properties": {
-                    "file": {"type": "string", "format": "binary"},
-                    "revision": {"type": "integer"},
-                    "meant_for": {"type": "string", "enum": ["any", "light", "dark"]},
-                },
-                "required": ["file", "revision"],
-            }
-        },
+        request=multipart(
+            ["file", "revision"],
+            file=FILE,
+            revision={"type": "integer"},
+            meant_for={"type": "string", "enum": ["any", "light", "dark"]},
+        ),
         responses={200: shapes.MarkUploaded, 409: shapes.Problem, 422: shapes.Problem},
     )
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
