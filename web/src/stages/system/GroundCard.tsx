@@ -16,6 +16,7 @@ export function GroundCard({ ground, selected, carrying, press }: GroundCardProp
   const css = (ink: string | null) => token(pathOf({ ground, ink }))?.css ?? '';
   const path = (end: string) => token(`ground/${ground}/${end}`)?.css ?? '';
   const identity = brand.identity.body;
+  const underlined = brand.choices.body.links?.underlined ?? true;
   const fonts = (role: string) => token(`type/${role}/family`)?.css;
   const radius = token('shape/button-radius')?.css;
   const conflict = system.conflicts.find(
@@ -53,7 +54,10 @@ export function GroundCard({ ground, selected, carrying, press }: GroundCardProp
             <button {...part('body', 'Text', text)} style={{ color: css('body') }}>
               {text}
             </button>{' '}
-            <button {...part('link', 'Link', 'Link')} style={{ color: css('link'), textDecoration: 'underline' }}>
+            <button
+              {...part('link', 'Link', 'Link')}
+              style={{ color: css('link'), textDecoration: underlined ? 'underline' : 'none' }}
+            >
               Link
             </button>
           </div>
