@@ -1,7 +1,7 @@
 """Copy the shipped type families from the pinned Fontsource packages into formulon/core/type/library.
 
-Run after `npm ci` in tools/fonts when a family is added or its version moves. Each family folder holds its Latin and
-Latin-extended files, its licence, and family.json: what the package says of it, and what was measured on its outlines.
+Run after `npm ci` in tools/fonts when a family is added or its version moves. Each family folder holds its files by
+alphabet (those of SUBSETS that the family has), its licence, and family.json: what the package says of it, and what was measured on its outlines.
 """
 
 import json
@@ -20,7 +20,7 @@ from formulon.core.type.languages import languages  # noqa: E402
 from formulon.core.type.library import FOLDER  # noqa: E402
 
 MODULES = Path(__file__).resolve().parent / "fonts" / "node_modules"
-SUBSETS = ("latin", "latin-ext")
+SUBSETS = ("latin", "latin-ext", "vietnamese", "greek", "greek-ext", "cyrillic", "cyrillic-ext")
 # Of families without a variable file: the weights that ship.
 STATIC = {"young-serif": [400], "zilla-slab": [400, 600], "spectral": [400, 600]}
 
@@ -51,17 +51,19 @@ def copy(package: Path) -> None:
     }  # fmt: skip
     faces, italics, codes = [], [], set()
     for (low, high, subset, style), source in sources.items():
-        if style == "italic" and not source.exists():
+        if not source.exists() and (style == "italic" or subset not in ("latin", "latin-ext")):
             continue
         key = subset if axis or len(weights) == 1 else f"{subset}-{low}"
         key += "-italic" if style == "italic" else ""
         file = target / f"{key}.woff2"
         shutil.copy(source, file)
-        (italics if style == "italic" else faces).append({"key": key, "weights": [low, high], "ranges": ranges[subset]})
-        codes |= set(TTFont(file).getBestCmap()) if style == "normal" else set()
+        own = set(TTFont(file).getBestCmap())
+        made = {"key": key, "weights": [low, high], "ranges": ranges[subset], "codes": spans(own)}
+        (italics if style == "italic" else faces).append(made)
+        codes |= own if style == "normal" else set()
     licence = (package / "LICENSE").read_text()
     (target / "OFL.txt").write_text(licence)
-    made = {
+    told = {
         "name": data["family"],
         "category": data["category"],
         "axes": [one for one in data["variable"] if one != "ital"] if data["variable"] else [],
@@ -75,7 +77,7 @@ def copy(package: Path) -> None:
         "italics": italics,
         "measured": asdict(measure(plain((target / f"{faces[0]['key']}.woff2").read_bytes()))),
     }
-    (target / "family.json").write_text(json.dumps(made, indent=2, ensure_ascii=False) + "\n", encoding="utf-8")
+    (target / "family.json").write_text(json.dumps(told, indent=2, ensure_ascii=False) + "\n", encoding="utf-8")
 
 
 if __name__ == "__main__":

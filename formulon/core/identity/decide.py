@@ -19,6 +19,7 @@ from formulon.core.system.identity import (
     Identity,
     Mark,
     Model,
+    free_id,
     slug,
 )
 
@@ -161,7 +162,7 @@ def _colors(identity: Identity, fact: Fact, made: Decision, before: Decision | N
             own.name = name if made.name != fact.label or before else own.name
         else:
             taken = [color.id for color in identity.colors]
-            own = BrandColor(name=name, value=value, id=_free_id(BrandColor(name=name, value=value).id, taken))
+            own = BrandColor(name=name, value=value, id=free_id(BrandColor(name=name, value=value).id, taken))
             identity.colors.append(own)
         BrandColor.model_validate(own.model_dump())
         own.print = list(dict.fromkeys([*own.print, *fact.data.get("print", [])]))[:8]
@@ -201,7 +202,7 @@ def _marks(identity: Identity, fact: Fact, made: Decision, before: Decision | No
         return [known.id]
     base = slug(fact.label.rsplit(".", 1)[0], "mark")
     mark = Mark(
-        id=_free_id(base, [one.id for one in identity.marks]), name=made.name[:80], kind=data["shape"],
+        id=free_id(base, [one.id for one in identity.marks]), name=made.name[:80], kind=data["shape"],
         meant_for="any" if data["meant_for"] == "light" else data["meant_for"], svg=data["svg"],
     )  # fmt: skip
     identity.marks.append(mark)
@@ -298,14 +299,6 @@ def _free(name: str, taken: list[str]) -> str:
     made = name[:60]
     while made in taken:
         made = f"{name[:55]} {number}"
-        number += 1
-    return made
-
-
-def _free_id(base: str, taken: list[str]) -> str:
-    number, made = 2, base
-    while made in taken:
-        made = f"{base[:34]}-{number}"
         number += 1
     return made
 

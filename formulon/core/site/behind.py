@@ -8,8 +8,9 @@ from numpy.typing import NDArray
 from PIL import Image, ImageDraw
 
 from formulon.core.color.srgb import Floats
-from formulon.core.type.raster import picture_font
-from formulon.core.type.shaping import face, font
+from formulon.core.type.library import family
+from formulon.core.type.raster import draw_text, picture_font, text_length
+from formulon.core.type.shaping import face, font, parts
 
 Pixels = NDArray[np.uint8]
 SHAPES = ("even", "foot", "side")
@@ -79,29 +80,32 @@ def profile(shape: str, places: NDArray[np.int64], width: int, height: int) -> F
 
 
 def stem(family_id: str, weight: int) -> float:
-    """Stem width in em: the width of the glyph of a plain “l”, or of “I” where that is narrower."""
-    drawn, upem = font(family_id, "latin", weight), int(face(family_id, "latin").upem)
-    widths = [drawn.get_glyph_extents(drawn.get_nominal_glyph(ord(char))).width for char in "lI"]
-    return float(min(widths)) / upem
+    """Stem width in em: the width of the glyph of a plain “l”, or of “I” where that is narrower. A family without either
+    (of an alphabet of its own) takes its regular stem, as it was measured."""
+    for key, codes in parts(family_id, weight):
+        if ord("l") in codes and ord("I") in codes:
+            drawn, upem = font(family_id, key, weight), int(face(family_id, key).upem)
+            widths = [drawn.get_glyph_extents(drawn.get_nominal_glyph(ord(char))).width for char in "lI"]
+            return float(min(widths)) / upem
+    return family(family_id).measured.stem
 
 
 def _draw(mask: NDArray[np.bool_], block: TextBlock, grown: bool = True) -> None:
     """Adds a block's glyphs, grown by a stem width, to a mask."""
-    drawn = picture_font(block.family, block.weight, round(block.size, 2))
+    size = round(block.size, 2)
     grow = max(1, round(stem(block.family, block.weight) * block.size))
-    ascent, descent = drawn.getmetrics()
+    ascent, descent = picture_font(block.family, block.weight, size).getmetrics()
     for index, line in enumerate(block.lines):
         # The content area of the line stands in the middle of its line box, as CSS 2.2, 10.8.1 has it.
         top = block.top + index * block.line_height + (block.line_height - (ascent + descent)) / 2
-        length = int(drawn.getlength(line) + abs(block.tracking) * block.size * len(line)) + 2 * grow + 4
-        image = Image.new("L", (length, ascent + descent + 2 * grow))
-        if block.tracking:
-            x = float(grow)
-            for char in line:
-                ImageDraw.Draw(image).text((x, grow), char, font=drawn, fill=255)
-                x += drawn.getlength(char) + block.tracking * block.size
-        else:
-            ImageDraw.Draw(image).text((grow, grow), line, font=drawn, fill=255)
+        long = text_length(line, block.family, block.weight, size)
+        image = Image.new(
+            "L", (int(long + abs(block.tracking) * block.size * len(line)) + 2 * grow + 4, ascent + descent + 2 * grow)
+        )
+        draw, x = ImageDraw.Draw(image), float(grow)
+        for part in line if block.tracking else (line,):
+            draw_text(draw, (x, grow), part, block.family, block.weight, size)
+            x += text_length(part, block.family, block.weight, size) + block.tracking * block.size if block.tracking else 0.0
         drawing = np.asarray(image) > 127
         _paste(mask, _grown(drawing, grow) if grown else drawing, round(block.left) - grow, round(top) - grow)
 

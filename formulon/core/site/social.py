@@ -19,7 +19,7 @@ from formulon.core.system.model import System
 from formulon.core.type.emphasis import plain
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import balanced
-from formulon.core.type.raster import picture_font
+from formulon.core.type.raster import draw_text
 
 WIDTH, HEIGHT = 1200, 630  # common practice
 _MARGIN, _MARK, _LINES, _BAND = 72, 84, 4, 18
@@ -65,12 +65,11 @@ def _drawn(
         lines = balanced(family_id, weight, title, size, room, 0.0, language)
         if len(lines) <= _LINES:
             break
-    font = picture_font(family_id, weight, size)
     top = HEIGHT - _BAND - _MARGIN - len(lines) * size * 1.12
     for index, line in enumerate(lines[:_LINES]):
-        draw.text((_MARGIN, top + index * size * 1.12), line, font=font, fill=255)
+        draw_text(draw, (_MARGIN, top + index * size * 1.12), line, family_id, weight, size)
     if not mark:
-        draw.text((_MARGIN, _MARGIN), name, font=picture_font(family_id, weight, 44), fill=255)
+        draw_text(draw, (_MARGIN, _MARGIN), name, family_id, weight, 44)
     # Colours by number, which is many times faster to write than true colours: steps from ground to ink, the mark's, the band's.
     ground, text = np.array(from_hex(back)), np.array(from_hex(ink))
     share = np.linspace(0, 1, _STEPS)[:, None]

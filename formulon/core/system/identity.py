@@ -1,9 +1,11 @@
 """Identity: the facts that a brand has already fixed. Formulon never alters them."""
 
 import re
-import unicodedata
-from typing import Literal, Self
+from collections.abc import Iterable
+from functools import cache, lru_cache
+from typing import Any, Literal, Self
 
+import icu
 from pydantic import BaseModel, ConfigDict, Field, field_validator, model_validator
 
 from formulon.core.color.parse import ParsedColor, parse_color
@@ -13,16 +15,51 @@ from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, Measured, 
 RESERVED = ("white", "black", "neutral")
 
 
+# What no page can hold: the control characters of C0 and DEL but for tab and line breaks (HTML 5, 13.1.5; XML 1.0, 2.2).
+_CONTROLS = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]")
+
+
+@cache
+def _latin() -> Any:
+    return icu.Transliterator.createInstance("Any-Latin; Latin-ASCII")
+
+
+@lru_cache(maxsize=4096)
 def slug(text: str, fallback: str = "item") -> str:
-    """A short identifier of a–z, 0–9 and hyphens for any text."""
-    plain = unicodedata.normalize("NFKD", text).encode("ascii", "ignore").decode().lower()
-    return re.sub(r"[^a-z0-9]+", "-", plain).strip("-")[:40] or fallback
+    """A short identifier of a–z, 0–9 and hyphens for any text, written in Latin letters by ICU's transliteration."""
+    plain = text if text.isascii() else str(_latin().transliterate(text)).replace("'", "")
+    return re.sub(r"[^a-z0-9]+", "-", plain.lower()).strip("-")[:40].strip("-") or fallback
+
+
+def free_id(wanted: str, taken: Iterable[str], most: int = 40) -> str:
+    """The id itself, or the first of id-2, id-3 … that is not taken; no longer than `most` characters."""
+    known, number, made = set(taken), 1, wanted[:most]
+    while made in known:
+        number += 1
+        made = f"{wanted[: most - 1 - len(str(number))]}-{number}"
+    return made
 
 
 class Model(BaseModel):
-    """Base of the documents that people write: unknown keys are refused, so that a typing error is seen."""
+    """Base of the documents that people write: unknown keys are refused, so that a typing error is seen. Control characters,
+    which come along with pasted text and which no page can hold, are left out."""
 
     model_config = ConfigDict(extra="forbid", str_strip_whitespace=True)
+
+    @field_validator("*", mode="before")
+    @classmethod
+    def _no_controls(cls, value: Any) -> Any:
+        if isinstance(value, str):
+            return _CONTROLS.sub("", value) if _CONTROLS.search(value) else value
+        if isinstance(value, list):
+            return [_CONTROLS.sub("", one) if isinstance(one, str) else one for one in value]
+        return value
+
+
+def color_id(name: str) -> str:
+    """The id that a colour gets by its name."""
+    made = slug(name, "color")
+    return f"brand-{made}" if made in RESERVED else made
 
 
 class BrandColor(Model):
@@ -40,9 +77,7 @@ class BrandColor(Model):
             parse_color(self.value)
         except Exception as error:
             raise ValueError(f"{self.name}: {error}") from error
-        if not self.id:
-            made = slug(self.name, "color")
-            self.id = f"brand-{made}" if made in RESERVED else made
+        self.id = self.id or color_id(self.name)
         if self.id in RESERVED:
             raise ValueError(f"{self.name}: the id “{self.id}” stands for a colour of the system. Choose another.")
         if not re.fullmatch(r"[a-z0-9-]{1,40}", self.id):
@@ -212,6 +247,21 @@ class Identity(Model):
     rules: list[BrandRule] = Field(default_factory=list, max_length=60)
     texts: list[ClientText] = Field(default_factory=list, max_length=80)
     pictures: list[ClientPicture] = Field(default_factory=list, max_length=80)
+
+    @field_validator("colors", mode="before")
+    @classmethod
+    def _ids(cls, value: Any) -> Any:
+        """Colours that come without an id get one of their own, also where two have one name, or none in Latin letters."""
+        if not isinstance(value, list):
+            return value
+        taken = {str(one.get("id") if isinstance(one, dict) else getattr(one, "id", "")) for one in value}
+        made: list[Any] = []
+        for one in value:
+            if isinstance(one, dict) and not one.get("id") and isinstance(one.get("name"), str) and one["name"].strip():
+                one = one | {"id": free_id(color_id(one["name"].strip()), taken)}
+                taken.add(one["id"])
+            made.append(one)
+        return made
 
     @field_validator("social")
     @classmethod

@@ -17,7 +17,6 @@ FOLDER = Path(__file__).parent / "library"
 DEFAULT_HEADING = "young-serif"
 DEFAULT_BODY = "figtree"
 OWN = "own-"  # how the ids of a brand's own families begin
-LATIN = "latin"
 _GENERIC = {"serif": "serif", "sans-serif": "sans-serif", "monospace": "monospace", "handwriting": "cursive"}
 FALLBACK = {
     "serif": ("Times New Roman", "Liberation Serif"),
@@ -29,12 +28,14 @@ FALLBACK = {
 
 @dataclass(frozen=True, slots=True)
 class Face:
-    """One file of a family: its characters at a range of weights. `ranges` is a CSS unicode-range, empty for all."""
+    """One file of a family: its characters at a range of weights. `ranges` is a CSS unicode-range, empty for all; `codes` are
+    spans of the code points that the file has, empty where the file has to tell."""
 
     key: str
     weights: tuple[int, int]
     ranges: str
     open: Callable[[], bytes] = field(compare=False, repr=False)
+    codes: str = field(default="", repr=False)
 
     def asked(self, code: int) -> bool:
         """Whether a browser asks this face for a code point."""
@@ -154,7 +155,7 @@ def _read(folder: Path) -> Family:
     data: dict[str, Any] = json.loads((folder / "family.json").read_text(encoding="utf-8"))
     faces, italics = (
         tuple(
-            Face(one["key"], tuple(one["weights"]), one["ranges"], (folder / f"{one['key']}.woff2").read_bytes)
+            Face(one["key"], tuple(one["weights"]), one["ranges"], (folder / f"{one['key']}.woff2").read_bytes, one["codes"])
             for one in data[part]
         )
         for part in ("faces", "italics")

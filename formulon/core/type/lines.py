@@ -1,28 +1,19 @@
-"""Line breaking: how many lines a text takes in a box, by shaped widths and UAX #14 opportunities (ICU)."""
+"""Line breaking: how many lines a text takes in a box, by shaped widths and the places where Chromium breaks lines."""
 
-import re
 from functools import lru_cache
 
-import icu
+from formulon.core.type.breaks import SOFT_HYPHEN, clusters, opportunities
+from formulon.core.type.emphasis import decoded, is_encoded
+from formulon.core.type.shaping import advance, collapsed, known
 
-from formulon.core.type.shaping import advance, collapsed
-
-_AFTER_AT = re.compile(r"(?<=\w@)(?=\w)")
 MOST_BALANCED = 6  # lines of a text that Chromium balances
 
 
 @lru_cache(maxsize=16384)
 def pieces(text: str, language: str = "en") -> tuple[str, ...]:
-    """The text cut at every opportunity to break a line, spaces staying at the ends. Source: UAX #14; and after the @ of an
-    address, where pages write <wbr>, so that a long one is not broken in the middle of a word."""
-    breaker = icu.BreakIterator.createLineInstance(icu.Locale(language))
-    breaker.setText(text)
-    ends = list(breaker)
-    if len(text) < (ends or [0])[-1]:  # ICU counts in units of UTF-16
-        places = [index for index, char in enumerate(text) for _ in range(1 + (char > "\uffff"))]
-        ends = [*(places[end] for end in ends[:-1]), len(text)]
-    made = (text[start:end] for start, end in zip([0, *ends], ends, strict=False))
-    return tuple(part for piece in made for part in (_AFTER_AT.split(piece) if "@" in piece[:-1] else [piece]))
+    """The text cut at every opportunity to break a line (see breaks.py), spaces staying at the ends."""
+    ends = (*opportunities(decoded(text) if is_encoded(text) else text, language), len(text))
+    return tuple(text[start:end] for start, end in zip((0, *ends), ends, strict=False)) if text else ()
 
 
 @lru_cache(maxsize=65536)
@@ -40,33 +31,39 @@ def broken(
     spans = _spans(family_id, weight, collapsed(text), language)
     count = len(spans.parts)
     if any(spans.width(index, index + 1, size, tracking) > width for index in range(count)):
-        return _torn(family_id, weight, spans.parts, size, width, tracking)
+        return _torn(spans, size, width, tracking)
     lines: list[str] = []
     start = 0
-    for end in range(2, count + 1):
-        if spans.width(start, end, size, tracking) > width:
-            lines.append(spans.text(start, end - 1))
-            start = end - 1
-    return (*lines, spans.text(start, count)) if count else ()
+    while start < count:
+        fits, end = start + 1, start + 1
+        # What is broken at a soft hyphen takes the room of the hyphen, too; the next piece may be narrower without it.
+        while end < count and (end == fits or spans.hyphenated(end)):
+            end += 1
+            if spans.width(start, end, size, tracking) <= width:
+                fits = end
+        lines.append(spans.text(start, fits))
+        start = fits
+    return tuple(lines)
 
 
-def _torn(family_id: str, weight: int, parts: tuple[str, ...], size: float, width: float, tracking: float) -> tuple[str, ...]:
+def _torn(spans: "_Spans", size: float, width: float, tracking: float) -> tuple[str, ...]:
     """The lines where a piece is wider than the box: it breaks between its characters (overflow-wrap: break-word)."""
     lines: list[str] = []
     line = ""
-    for piece in parts:
-        trial = line + piece
-        if text_width(family_id, weight, trial.rstrip(), size, tracking) <= width:
-            line = trial
+    for piece in spans.parts:
+        if spans.wide(line + piece, size, tracking) <= width:
+            line += piece
             continue
         if line:
-            lines.append(line.rstrip())
+            lines.append(spans.shown(line))
         line = piece
-        while len(line) > 1 and text_width(family_id, weight, line.rstrip(), size, tracking) > width:
-            fits = _fitting(family_id, weight, line, size, width, tracking)
-            lines.append(line[:fits])
-            line = line[fits:]
-    return (*lines, line.rstrip())
+        while spans.wide(line, size, tracking) > width and len(parts := clusters(line.rstrip())) > 1:
+            fits = 1
+            while fits < len(parts) - 1 and spans.wide("".join(parts[: fits + 1]), size, tracking) <= width:
+                fits += 1
+            lines.append(spans.shown("".join(parts[:fits])))
+            line = line[len("".join(parts[:fits])) :]
+    return (*lines, spans.shown(line))
 
 
 @lru_cache(maxsize=4096)
@@ -106,8 +103,24 @@ class _Spans:
         self.family, self.weight, self.parts = family_id, weight, parts
         self.known: dict[tuple[int, int], tuple[float, int]] = {}
 
+    def hyphenated(self, index: int) -> bool:
+        """Whether the piece before a place ends in a soft hyphen."""
+        return self.parts[index - 1].endswith(SOFT_HYPHEN)
+
+    def shown(self, line: str) -> str:
+        """A line as it is drawn: a soft hyphen at its end is seen, others are not. Source: CSS Text 3, 6.1; a hyphen where the
+        typeface has one, else a hyphen-minus."""
+        line = line.rstrip()
+        if SOFT_HYPHEN not in line:
+            return line
+        end = ("‐" if 0x2010 in known(self.family) else "-") if line.endswith(SOFT_HYPHEN) else ""
+        return line.replace(SOFT_HYPHEN, "") + end
+
     def text(self, start: int, end: int) -> str:
-        return "".join(self.parts[start:end]).rstrip()
+        return self.shown("".join(self.parts[start:end]))
+
+    def wide(self, line: str, size: float, tracking: float) -> float:
+        return text_width(self.family, self.weight, self.shown(line), size, tracking)
 
     def width(self, start: int, end: int, size: float, tracking: float) -> float:
         """Width in px of the pieces from `start` to before `end` on one line."""
@@ -123,14 +136,6 @@ def _spans(family_id: str, weight: int, text: str, language: str) -> _Spans:
     return _Spans(family_id, weight, pieces(text, language))
 
 
-def _fitting(family_id: str, weight: int, text: str, size: float, width: float, tracking: float) -> int:
-    """How many characters of a text fit a box, at least one."""
-    count = 1
-    while count < len(text) and text_width(family_id, weight, text[: count + 1], size, tracking) <= width:
-        count += 1
-    return count
-
-
 def text_width(family_id: str, weight: int, text: str, size: float, tracking: float = 0.0) -> float:
     """Width in px of a text on one line."""
     return size * (advance(family_id, weight, text) + tracking * len(text))
@@ -138,5 +143,5 @@ def text_width(family_id: str, weight: int, text: str, size: float, tracking: fl
 
 def widest_piece(family_id: str, weight: int, text: str, size: float, tracking: float = 0.0, language: str = "en") -> float:
     """Width in px of the longest unbreakable part of a text."""
-    parts = pieces(collapsed(text), language) or ("",)
-    return max(text_width(family_id, weight, part.rstrip(), size, tracking) for part in parts)
+    spans = _spans(family_id, weight, collapsed(text), language)
+    return max((spans.width(index, index + 1, size, tracking) for index in range(len(spans.parts))), default=0.0)

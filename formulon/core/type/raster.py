@@ -5,10 +5,11 @@ from functools import lru_cache
 
 from fontTools.ttLib import TTFont, newTable
 from fontTools.ttLib.tables.ttProgram import Program
-from PIL import ImageFont
+from PIL import ImageDraw, ImageFont
 
 from formulon.core.type.features import plain
 from formulon.core.type.library import family
+from formulon.core.type.shaping import runs
 
 # Drop-out control for all sizes (SCANCTRL, SCANTYPE), and two times nothing: FreeType hints by itself where there are no more
 # than seven bytes.
@@ -16,9 +17,10 @@ _PLAIN = bytes.fromhex("b801ff85b0048d b00021 b00021")
 
 
 @lru_cache(maxsize=96)
-def picture_font(family_id: str, weight: int, size: float) -> ImageFont.FreeTypeFont:
-    """The family's first face at a weight and a size in px."""
-    face = family(family_id).at(weight)[0]
+def picture_font(family_id: str, weight: int, size: float, key: str = "") -> ImageFont.FreeTypeFont:
+    """A face of the family, by default the first, at a weight and a size in px."""
+    faces = family(family_id).at(weight)
+    face = next((one for one in faces if one.key == key), faces[0])
     made = ImageFont.truetype(io.BytesIO(_unhinted(family_id, face.key)), size)
     if face.weights[0] != face.weights[1]:
         axes = made.get_variation_axes()
@@ -26,7 +28,21 @@ def picture_font(family_id: str, weight: int, size: float) -> ImageFont.FreeType
     return made
 
 
-@lru_cache(maxsize=16)
+def draw_text(draw: ImageDraw.ImageDraw, at: tuple[float, float], text: str, family_id: str, weight: int, size: float) -> None:
+    """Draws a text with its top left at a place, each character in the face of the family that has it."""
+    x, y = at
+    for run, key in runs(family_id, weight, text):
+        font = picture_font(family_id, weight, size, key)
+        draw.text((x, y), run, font=font, fill=255)
+        x += font.getlength(run)
+
+
+def text_length(text: str, family_id: str, weight: int, size: float) -> float:
+    """Width in px of what draw_text draws."""
+    return sum(picture_font(family_id, weight, size, key).getlength(run) for run, key in runs(family_id, weight, text))
+
+
+@lru_cache(maxsize=48)
 def _unhinted(family_id: str, key: str) -> bytes:
     """A face's file without instructions: shapes as they were drawn, in a quarter of the time. Only pictures are drawn from it."""
     face = next(one for one in family(family_id).faces if one.key == key)

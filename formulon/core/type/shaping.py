@@ -10,16 +10,11 @@ from formulon.core.type.features import plain
 from formulon.core.type.library import family, spans
 
 
-@cache
-def _opened(family_id: str) -> dict[str, hb.Face]:
-    """Every face of a family, for HarfBuzz."""
-    found = family(family_id)
-    return {one.key: hb.Face(plain(one.open())) for one in (*found.faces, *found.italics)}
-
-
+@lru_cache(maxsize=512)
 def face(family_id: str, key: str) -> hb.Face:
-    """A face of a family, for HarfBuzz."""
-    return _opened(family_id)[key]
+    """A face of a family, for HarfBuzz; opened when it is first asked for."""
+    found = family(family_id)
+    return hb.Face(plain(next(one for one in (*found.faces, *found.italics) if one.key == key).open()))
 
 
 @lru_cache(maxsize=512)
@@ -30,12 +25,17 @@ def font(family_id: str, key: str, weight: int) -> hb.Font:
     return made
 
 
+def codes_in(told: str) -> frozenset[int]:
+    """The code points of spans."""
+    return frozenset(code for low, high in spans(told) for code in range(low, high + 1))
+
+
 @cache
 def coverage(family_id: str) -> dict[str, frozenset[int]]:
     """The code points of each face: those that its file has and its rule hands over to it."""
     made, found = {}, family(family_id)
     for one in (*found.faces, *found.italics):
-        codes = frozenset(face(family_id, one.key).unicodes)
+        codes = codes_in(one.codes) if one.codes else frozenset(face(family_id, one.key).unicodes)
         made[one.key] = frozenset(code for code in codes if one.asked(code)) if one.ranges else codes
     return made
 
@@ -45,7 +45,7 @@ def known(family_id: str) -> frozenset[int]:
     """The code points of a family."""
     told = family(family_id).codes
     if told:
-        return frozenset(code for low, high in spans(told) for code in range(low, high + 1))
+        return codes_in(told)
     return frozenset().union(*(coverage(family_id)[one.key] for one in family(family_id).faces))
 
 
@@ -86,20 +86,20 @@ def _advance(family_id: str, weight: int, text: str, slanted: bool) -> float:
     first, codes = parts(family_id, weight, slanted)[0]
     if all(ord(char) in codes for char in text):
         return _shape(family_id, first, weight, text)
-    return sum(_shape(family_id, key, weight, run) for run, key in _runs(family_id, weight, text, slanted))
+    return sum(_shape(family_id, key, weight, run) for run, key in runs(family_id, weight, text, slanted))
 
 
-def _runs(family_id: str, weight: int, text: str, slanted: bool) -> list[tuple[str, str]]:
+def runs(family_id: str, weight: int, text: str, slanted: bool = False) -> list[tuple[str, str]]:
+    """A text in pieces, each with the key of the face that draws it; what no face has is the first's."""
     faces = parts(family_id, weight, slanted)
-    last = faces[-1][0]
-    runs: list[tuple[str, str]] = []
+    made: list[tuple[str, str]] = []
     for char in text:
-        key = next((key for key, codes in faces if ord(char) in codes), last)
-        if runs and runs[-1][1] == key:
-            runs[-1] = runs[-1][0] + char, key
+        key = next((key for key, codes in faces if ord(char) in codes), faces[0][0])
+        if made and made[-1][1] == key:
+            made[-1] = made[-1][0] + char, key
         else:
-            runs.append((char, key))
-    return runs
+            made.append((char, key))
+    return made
 
 
 def shaped(family_id: str, key: str, weight: int, text: str) -> list[tuple[int, float, float, float]]:

@@ -4,7 +4,7 @@ import re
 
 from django.contrib.auth.models import User
 
-from formulon.core.system.identity import slug
+from formulon.core.system.identity import free_id, slug
 from formulon.studio.models import Brand
 from formulon.studio.services import history
 from formulon.studio.services.reading import read_mark
@@ -16,10 +16,7 @@ def add_mark(brand: Brand, author: User, file_name: str, data: bytes, revision: 
     read = read_mark(name, data)
     marks = brand.documents.get(name="identity").body["marks"]
     base = slug(name.rsplit(".", 1)[0], "mark")
-    taken = {mark["id"] for mark in marks}
-    number = 1
-    while (mark_id := base if number == 1 else f"{base}-{number}") in taken:
-        number += 1
+    mark_id = free_id(base, (mark["id"] for mark in marks), 60)
     wide = read["width"] / read["height"]
     kind = "symbol" if wide < 1.4 else "full"
     mark = {"id": mark_id, "name": name, "kind": kind, "meant_for": meant_for, "svg": read["svg"]}

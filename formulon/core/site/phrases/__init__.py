@@ -1,0 +1,82 @@
+"""Formulon's own words on pages, as data: one file a language. Only English has sentences so far; of the others there are
+the names of pages and parts. A phrase that a language lacks is empty, and what it would have said stays out.
+"""
+
+import json
+from collections.abc import Mapping
+from functools import cache
+from pathlib import Path
+
+import icu
+
+_FOLDER = Path(__file__).parent
+SENTENCES = "en"  # the language whose table is whole
+# Scripts that run from right to left, by ISO 15924. Source: UAX #31, table 5, and the bidirectional classes of their letters.
+_RIGHT_TO_LEFT = frozenset({"Adlm", "Arab", "Hebr", "Mand", "Nkoo", "Rohg", "Samr", "Syrc", "Thaa"})
+USUAL = ("home", "about", "offer", "contact")
+
+
+@cache
+def tables() -> Mapping[str, Mapping[str, Mapping[str, str | list[str]]]]:
+    """Every table by its language."""
+    return {file.stem: json.loads(file.read_text(encoding="utf-8")) for file in sorted(_FOLDER.glob("*.json"))}
+
+
+def base(language: str) -> str:
+    """The language of a code without its region: "en" for en-GB; Norwegian is one language here."""
+    made = language.partition("-")[0].lower()
+    return "nb" if made in ("no", "nn") else made
+
+
+class Phrases:
+    """The words of one language."""
+
+    def __init__(self, language: str) -> None:
+        self.language = base(language)
+        self.known = self.language in tables()
+        self._words = tables()[self.language if self.known else SENTENCES]["words"]
+
+    def say(self, key: str, **parts: object) -> str:
+        """A phrase with its parts filled in; empty where the language has none. Of a language without a table, the names of
+        pages and parts are English, which a rule notes."""
+        if not self.known and key not in _names():
+            return ""
+        return str(self._words.get(key, "")).format(**parts)
+
+
+@cache
+def phrases(language: str) -> Phrases:
+    """The words of a language by its code."""
+    return Phrases(language)
+
+
+@cache
+def _names() -> frozenset[str]:
+    """The phrases that are names and no sentences: those that every table has."""
+    return frozenset.intersection(*(frozenset(table["words"]) for table in tables().values()))
+
+
+@cache
+def _usual() -> dict[str, str]:
+    """The usual page for each name that it has in any language."""
+    made: dict[str, str] = {}
+    for table in tables().values():
+        for page in USUAL:
+            for name in (str(table["words"][page]), *table["also"].get(page, [])):
+                made.setdefault(_plain(name), page)
+    return made
+
+
+def usual_page(name: str) -> str:
+    """Which of the usual four pages a name means, in any language; empty where it means none."""
+    return _usual().get(_plain(name), "")
+
+
+def _plain(name: str) -> str:
+    return " ".join(name.casefold().split())
+
+
+def right_to_left(language: str) -> bool:
+    """Whether a language is written from right to left: by its likeliest script (CLDR, by ICU)."""
+    locale = icu.Locale.forLanguageTag(language)
+    return str(locale.getScript() or locale.addLikelySubtags().getScript()) in _RIGHT_TO_LEFT
