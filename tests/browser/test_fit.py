@@ -15,9 +15,9 @@ from formulon.core.site.planner import plan
 from formulon.core.site.render import render
 from formulon.core.system.choices import Choices
 from formulon.core.system.resolve import resolve
+from formulon.core.type.breaks import opportunities
 from formulon.core.type.emphasis import encoded, parts, styles
 from formulon.core.type.library import families
-from formulon.core.type.breaks import opportunities
 from formulon.core.type.lines import broken, line_count, text_width
 from tests.conftest import DATA, quillmoor_identity, quillmoor_pictures
 

@@ -80,8 +80,8 @@ def test_from_nothing_to_a_published_page(page: Page, studio: str, tmp_path: Pat
     )
     # Writing in the section has opened it.
     expect(page.get_by_role("button", name="Hero")).to_have_attribute("aria-expanded", "true")
-    page.get_by_role("button", name="Poster").click()
-    expect(frame.locator("section.hero--poster")).to_be_visible()
+    page.get_by_role("button", name="Frieze").click()
+    expect(frame.locator("section.hero--frieze")).to_be_visible()
     page.get_by_role("group", name="Ground").get_by_role("button", name="brand").click()
     expect(frame.locator("section.hero")).to_have_attribute("data-ground", "brand")
 

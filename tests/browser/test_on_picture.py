@@ -22,7 +22,7 @@ def test_an_overlay_from_too_little_to_the_least_that_passes(page: Page, demo: s
     open_demo(page)
     stage(page, "Pages")
     page.get_by_role("button", name=re.compile("^Hero")).click()
-    page.get_by_role("group", name="Layout").get_by_role("button", name="Cover").click()
+    page.get_by_role("group", name="Layout").get_by_role("button", name="Backcloth").click()
     panel = page.get_by_role("region", name="Text on the picture")
     widths = panel.get_by_role("list", name="What the texts have at each width")
     expect(widths.get_by_role("listitem")).to_have_count(4)
@@ -67,13 +67,13 @@ def test_an_overlay_from_too_little_to_the_least_that_passes(page: Page, demo: s
     expect(page.get_by_role("button", name="Undo", exact=True)).to_be_disabled()
     expect(panel).to_have_count(0)
     expect(page.get_by_role("navigation", name="Stages")).to_contain_text("nothing stops it")
-    assert "cover" not in Brand.objects.get().documents.get(name="page:home").body["sections"][0]["layout"]
+    assert "backcloth" not in Brand.objects.get().documents.get(name="page:home").body["sections"][0]["layout"]
 
 
 def test_preflight_tells_it_and_its_fix_is_taken(page: Page, demo: str) -> None:
     document = Brand.objects.get().documents.get(name="page:home")
     hero = document.body["sections"][0]
-    hero["layout"] = "cover"
+    hero["layout"] = "backcloth"
     hero["content"]["picture"]["overlay"] = {"opacity": 0.1, "shape": "even"}
     document.save()
     open_demo(page)
@@ -84,5 +84,5 @@ def test_preflight_tells_it_and_its_fix_is_taken(page: Page, demo: str) -> None:
     finding.get_by_role("button", name="Lay deep over it evenly at 49%").click()
     expect(page.get_by_text("Nothing found")).to_be_visible()
     stage(page, "Pages")
-    expect(page.frame_locator(FRAME).locator(".hero--cover")).to_be_visible()
+    expect(page.frame_locator(FRAME).locator(".hero--backcloth")).to_be_visible()
     expect_overlay(page, "0.49")

@@ -231,7 +231,7 @@ def test_grain_is_seen_and_leaves_a_photograph_as_light_as_it_was(tmp_path: Path
 
 
 # Each line of the texts that stand on a picture: words, left edge, the middle of its box, in px of the section.
-LINES = """() => [...document.querySelectorAll('.hero--cover')].map(section => {
+LINES = """() => [...document.querySelectorAll('.hero--backcloth')].map(section => {
   const box = section.getBoundingClientRect();
   const lines = [...section.querySelectorAll('.wrap > .i-heading, .wrap > .i-body')].map(e => {
     const walker = document.createTreeWalker(e, NodeFilter.SHOW_TEXT), found = [];
@@ -257,7 +257,7 @@ def test_texts_on_pictures_stand_where_they_are_predicted(tab: Page, tmp_path: P
     """Chromium's layout, text-wrap: balance included, against the places from which pixels are taken."""
     site = plan(quillmoor_identity(), assets=quillmoor_pictures())
     hero = site.pages[0].sections[0]
-    hero.layout = "cover"
+    hero.layout = "backcloth"
     if words != "short":
         hero.content["heading"] = "Under the darkest sky within an hour of the coast, every clear evening until Easter"
         hero.content["text"] = "Bring a coat. " * 12 + "The dome is not heated, and the moon does not wait."
@@ -303,7 +303,7 @@ def test_pixels_behind_texts_are_what_chromium_paints(
     Image.fromarray(np.stack(waves, axis=-1).astype(np.uint8)).save(out, "WEBP", lossless=True)
     site = plan(quillmoor_identity())
     hero = site.pages[0].sections[0]
-    hero.layout = "cover"
+    hero.layout = "backcloth"
     hero.content["picture"] = {
         "source": "asset:waves", "alt": "Waves", "focus": {"x": focus[0], "y": focus[1]},
         "overlay": {"opacity": 0.6, "shape": shape},
@@ -316,9 +316,9 @@ def test_pixels_behind_texts_are_what_chromium_paints(
         (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
         (tmp_path / name).write_bytes(data)
     show(tab, tmp_path, "index.html", width)
-    tab.add_style_tag(content=".hero--cover .wrap>*{opacity:0}")
-    tab.wait_for_function("document.querySelector('.hero--cover img').complete")
-    shot = np.asarray(Image.open(io.BytesIO(tab.locator(".hero--cover").screenshot())).convert("RGB")).astype(int)
+    tab.add_style_tag(content=".hero--backcloth .wrap>*{opacity:0}")
+    tab.wait_for_function("document.querySelector('.hero--backcloth img').complete")
+    shot = np.asarray(Image.open(io.BytesIO(tab.locator(".hero--backcloth").screenshot())).convert("RGB")).astype(int)
     (fact,) = [f for f in predict(site, system, [site.pages[0]], lambda _: out.getvalue()) if isinstance(f, TextsOnPicture)]
     for text in fact.texts:
         demand = text.demands[width]
@@ -332,7 +332,7 @@ def test_pixels_behind_texts_are_what_chromium_paints(
 
 
 def test_pages_work_without_script_and_stay_light(site: Site, folder: Path, chromium: Browser) -> None:
-    """design.md's budget: a page of the demo, without photographs, within 80 kB over the wire (gzip)."""
+    """The budget in docs/architecture.md: a page of the demo, without photographs, within 80 kB over the wire (gzip)."""
     import gzip
 
     context = chromium.new_context(java_script_enabled=False)

@@ -117,7 +117,7 @@ def test_text_on_a_picture_is_told_and_tried_without_storing(brand: Brand, anna:
     address = f"brands/{brand.pk}/pages/home/sections/hero/overlay"
     nothing = anna.post(address, {}).json()  # no text of it stands on a picture
     assert (nothing["read"], nothing["texts"], nothing["least"]) == (False, [], [])
-    anna.change(brand, "page:home", 1, {"op": "replace", "path": "/sections/0/layout", "value": "cover"})
+    anna.change(brand, "page:home", 1, {"op": "replace", "path": "/sections/0/layout", "value": "backcloth"})
     stored = anna.post(address, {}).json()
     assert stored["read"] and stored["overlay"] == {"opacity": 0.75, "shape": "even"}
     assert {(text["slot"], text["width"]) for text in stored["texts"]} == {
@@ -140,7 +140,7 @@ def test_a_stop_on_a_picture_holds_the_release_back(brand: Brand, anna: Api) -> 
     value = {"opacity": 0.05, "shape": "even"}
     anna.change(
         brand, "page:home", 1,
-        {"op": "replace", "path": "/sections/0/layout", "value": "cover"},
+        {"op": "replace", "path": "/sections/0/layout", "value": "backcloth"},
         {"op": "add", "path": "/sections/0/content/picture/overlay", "value": value},
     )  # fmt: skip
     assert anna.post(f"brands/{brand.pk}/releases").status_code == 409

@@ -8,7 +8,7 @@ from formulon.core.checks.facts import Fact, TextRun
 from formulon.core.site.geometry import box_of, box_width
 from formulon.core.site.model import Page, Section, Site
 from formulon.core.site.render import slot_values
-from formulon.core.site.standing import HEADINGS
+from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.system.choices import STEPS
 from formulon.core.system.model import System
 from formulon.core.type.emphasis import encoded
@@ -84,14 +84,15 @@ def _text(run: TextRun) -> TextFit:
 
 def largest(site: Site, system: System, step: str, lines: int = MOST_LINES, width: int = PHONE) -> float:
     """The largest size in px at a width with which no text of a step takes more than some lines; 0 where none does."""
-    set_in, language = system.steps[step], site.identity.language
+    of, language = system.steps[step], site.identity.language
     texts = [(section, path, value) for page in site.pages for section, path, value in _texts(page, step)]
 
     def holds(size: float) -> bool:
         for section, path, value in texts:
-            room = box_width(system, box_of(section, path, width), width, size)
-            text = encoded(cased(value, set_in.case, language))
-            if fit(set_in.family, set_in.weight, text, size, room, set_in.tracking, language, True).lines > lines:
+            put, scale = set_in(system, section, path, value, language)
+            room = box_width(system, box_of(section, path, width), width, size * scale)
+            text = encoded(cased(put, of.case, language))
+            if fit(of.family, of.weight, text, size * scale, room, of.tracking, language, True).lines > lines:
                 return False
         return True
 
@@ -107,5 +108,5 @@ def largest(site: Site, system: System, step: str, lines: int = MOST_LINES, widt
 def _texts(page: Page, step: str) -> Iterable[tuple[Section, str, str]]:
     for section in page.sections:
         for path, (slot, value) in slot_values(section).items():
-            if slot.type == "text" and value and section.catalogue.layouts[section.layout].steps.get(path, slot.step) == step:
+            if slot.type == "text" and value and step_of(section, path) == step:
                 yield section, path, value

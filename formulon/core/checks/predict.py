@@ -23,14 +23,17 @@ from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import Box, Slot, card_ground
 from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, px
+from formulon.core.site.header import name_room, name_scale, rows
 from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
 from formulon.core.site.render import WIDTHS, names_beside, slot_values
-from formulon.core.site.standing import HEADINGS, stand
+from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.standing import stand
 from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
 from formulon.core.system.policy import policy_of
 from formulon.core.type import emphasis
 from formulon.core.type.fit import Fit, cased, fit
+from formulon.core.type.hyphens import hyphenated
 from formulon.core.type.lines import text_width
 from formulon.core.type.shaping import missing
 
@@ -54,7 +57,8 @@ class _Prediction:
         self.small_space = {w: px(system, "space/4", w) for w in WIDTHS}
         self.least = px(system, "button/least", 360)
         self.colors: dict[tuple[str, str], list[tuple[Scheme, str, str]]] = {}
-        self.links_known: dict[str, dict[int, tuple[float, float]]] = {}
+        self.links_known: dict[tuple[str, int, int], tuple[float, float]] = {}
+        self.rows = rows(site, system)
         self.rooms: dict[tuple[Box, int, float], float] = {}
         self.link_padding = float(system.tokens["link/padding-block"].value["value"])
 
@@ -66,14 +70,14 @@ class _Prediction:
         footer, contact = self.site.frame.footer, self.site.identity.contact
         yield from self.section(page, footer)
         yield from self.name(page, footer)
-        names = [p.name for p in (self.site.pages[0], *self.site.menu())] + [
-            way for way in (contact.email, contact.phone) if way
-        ]
-        yield from self.links(page, footer, names, across=footer.layout == "line")
+        across = footer.layout == "line"
+        yield from self.links(page, footer, [p.name for p in (self.site.pages[0], *self.site.menu())], across, "links")
+        ways = [way for way in (contact.email, contact.phone) if way]
+        yield from self.links(page, footer, ways, across, "contact")
 
     def header(self, page: Page) -> Iterator[Fact]:
         section = self.site.frame.header
-        yield from self.links(page, section, [p.name for p in self.site.menu()], across=True)
+        yield from self.links(page, section, [p.name for p in self.site.menu()], True, "links")
         chosen = self.system.mark(section.ground).mark
         mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
         if mark:
@@ -94,29 +98,42 @@ class _Prediction:
         chosen = self.system.mark(section.ground).mark
         mark = next((one for one in self.site.identity.marks if one.id == chosen), None)
         if mark is None or names_beside(self.site, mark):
-            place = Place(page.id, section.id, "mark")
-            yield from self.runs(place, self.site.identity.name, "span", "h3", section.ground, "heading")
+            place, name, step = Place(page.id, section.id, "mark"), self.site.identity.name, self.system.steps["h3"]
+            scale, put = name_scale(self.site, self.system), hyphenated(name, self.language)
+            fits = {}
+            for width in WIDTHS if mark is None else ():
+                size = self.sizes["h3"][width] * scale
+                if section.kind == HEADER:
+                    room = name_room(self.site, self.system, width, self.rows)
+                else:
+                    room = self.room(box_of(section, "mark", width), width, size)
+                fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, self.language, False)
+            yield from self.runs(place, name, "span", "h3", section.ground, "heading", fits, scale)
 
-    def links(self, page: Page, section: Section, names: list[str], across: bool) -> Iterator[Fact]:
+    def links(self, page: Page, section: Section, names: list[str], across: bool, where: str) -> Iterator[Fact]:
         """The links of navigation and footer, in the body ink at the size of labels."""
+        step = self.system.steps["label"]
         for index, name in enumerate(names):
-            place = Place(page.id, section.id, f"links/{index}")
-            yield from self.runs(place, name, "a", "label", section.ground, "body")
-            yield Target(place, name, "link", self.link_sizes(name), self.small_space[360] if across else 0.0, 0.0)
+            place = Place(page.id, section.id, f"{where}/{index}")
+            put = cased(hyphenated(name, self.language), step.case, self.language)
+            fits = {}
+            for width, size in self.sizes["label"].items():
+                room = self.room(box_of(section, where, width), width, size)
+                fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, self.language, False)
+            yield from self.runs(place, name, "a", "label", section.ground, "body", fits)
+            sizes = {width: self.link_size(name, width, fits[width]) for width in fits}
+            yield Target(place, name, "link", sizes, self.small_space[360] if across else 0.0, 0.0)
 
-    def link_sizes(self, name: str) -> dict[int, tuple[float, float]]:
-        """Width and height in px of a link by viewport width, worked out once."""
-        if name not in self.links_known:
-            step = self.system.steps["label"]
+    def link_size(self, name: str, width: int, found: Fit) -> tuple[float, float]:
+        """Width and height in px of a link at a viewport width."""
+        step, size = self.system.steps["label"], self.sizes["label"][width]
+        key = (name, width, found.lines)
+        if key not in self.links_known:
             text = cased(name, step.case, self.language)
-            self.links_known[name] = {
-                width: (
-                    text_width(step.family, step.weight, text, size, step.tracking),
-                    max(self.least, size * (step.line_height + 2 * self.link_padding)),
-                )
-                for width, size in self.sizes["label"].items()
-            }
-        return self.links_known[name]
+            wide = text_width(step.family, step.weight, text, size, step.tracking) if found.lines < 2 else found.box
+            high = max(self.least, size * (max(1, found.lines) * step.line_height + 2 * self.link_padding))
+            self.links_known[key] = wide, high
+        return self.links_known[key]
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
         layout = section.catalogue.layouts[section.layout]
@@ -178,31 +195,41 @@ class _Prediction:
         return tuple(from_hex(self.system.css(f"picture/{number}", scheme)) for number in range(1, 6))
 
     def text(self, place: Place, section: Section, slot: Slot, value: str, ground: str) -> Iterator[TextRun]:
-        layout = section.catalogue.layouts[section.layout]
-        name = layout.steps.get(place.slot, slot.step)
+        name = step_of(section, place.slot)
         step = self.system.steps[name]
-        marked = PLACEHOLDER.sub(r"[\1]", value)
+        put, scale = set_in(self.system, section, place.slot, value, self.language)
+        marked, put = PLACEHOLDER.sub(r"[\1]", value), PLACEHOLDER.sub(r"[\1]", put)
         shown, styles = emphasis.plain(marked), emphasis.styles(marked)
         fits = {}
-        drawn, headline = emphasis.encoded(cased(marked, step.case, self.language)), name in HEADINGS
+        drawn, headline = emphasis.encoded(cased(put, step.case, self.language)), name in HEADINGS
+        sizes = self.sizes[name] if scale == 1 else {width: size * scale for width, size in self.sizes[name].items()}
         for width in WIDTHS:
-            size = self.sizes[name][width]
+            size = sizes[width]
             room = self.room(box_of(section, place.slot, width), width, size)
             fits[width] = fit(step.family, step.weight, drawn, size, room, step.tracking, self.language, headline)
-        for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits):
+        for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits, scale):
             unwritten = marked != value
             yield replace(run, placeholder=unwritten, styles=styles) if unwritten or styles else run
 
     def runs(
-        self, place: Place, text: str, tag: str, step: str, ground: str, ink: str, fits: dict[int, Fit] | None = None
+        self,
+        place: Place,
+        text: str,
+        tag: str,
+        step: str,
+        ground: str,
+        ink: str,
+        fits: dict[int, Fit] | None = None,
+        scale: float = 1.0,
     ) -> Iterator[TextRun]:
         """The text as drawn, once for each scheme."""
-        set_in = self.system.steps[step]
-        unknown = missing(set_in.family, cased(text, set_in.case, self.language))
+        of = self.system.steps[step]
+        unknown = missing(of.family, cased(text, of.case, self.language))
+        sizes = self.sizes[step] if scale == 1 else {width: size * scale for width, size in self.sizes[step].items()}
         for scheme, drawn, behind in self.colors.get((ground, ink)) or self.seen(ground, ink):
             yield TextRun(
                 place, text, tag, step, ground, ink, drawn, behind,
-                set_in.weight, self.sizes[step], fits or {}, set_in.family, unknown, scheme=scheme, policy=self.policy,
+                of.weight, sizes, fits or {}, of.family, unknown, scheme=scheme, policy=self.policy, scale=scale,
             )  # fmt: skip
 
     def seen(self, ground: str, ink: str) -> list[tuple[Scheme, str, str]]:
@@ -225,6 +252,7 @@ class _Prediction:
     def action_size(self, place: Place, section: Section, slot: Slot, label: str, width: int) -> tuple[float, float]:
         arrow = self.site.choices.buttons.arrow != "none" and slot.variant != "text"
         small = section.kind == "header" and self.site.choices.buttons.small_in_header
+        label = hyphenated(label, self.language)
         wide, high = action_size(self.system, slot.variant, label, width, language=self.language, arrow=arrow, small=small)
         if (
             self.site.choices.buttons.full_on_phones

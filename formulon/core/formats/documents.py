@@ -59,19 +59,28 @@ def load_site(data: bytes, name: str, open_file: Opener) -> Site:
         raise SiteError(f"{name}: the site has no identity. Write it in, or name its file.")
     identity = _identity(*part(body["identity"], "identity"))
     choices = _fit(Choices, *part(body.get("choices", {}), "choices"), SiteError)
-    assets = [_asset(asset, f"{name}, picture {index + 1}") for index, asset in enumerate(body.get("assets", []))]
-    if "pages" not in body:
-        return plan(identity, choices, assets)
-    pages = [_fit(Page, *part(page, f"page {index + 1}"), SiteError) for index, page in enumerate(body["pages"])]
-    if not pages:
+    assets = [_asset(asset, f"{name}, picture {index + 1}") for index, asset in enumerate(_list(body, "assets", name))]
+    if "pages" in body and not body["pages"] and isinstance(body["pages"], list):
         raise SiteError(f"{name}: the site has no page. Leave “pages” out to have four planned.")
-    planned = plan(identity, choices, assets).frame
-    frame = _fit(Frame, *part(body["frame"], "frame"), SiteError) if "frame" in body else planned
-    return Site(identity=identity, choices=choices, frame=frame, pages=pages, assets=assets)
+    planned = plan(identity, choices, assets)
+    pages = [_fit(Page, *part(page, f"page {index + 1}"), SiteError) for index, page in enumerate(_list(body, "pages", name))]
+    frame = _fit(Frame, *part(body["frame"], "frame"), SiteError) if "frame" in body else planned.frame
+    try:
+        return Site(identity=identity, choices=choices, frame=frame, pages=pages or planned.own_pages(), assets=assets)
+    except ValidationError as error:
+        raise SiteError(f"{name}: {explain(error)}") from error
+
+
+def _list(body: dict[str, Any], key: str, name: str) -> list[Any]:
+    found = body.get(key, [])
+    if not isinstance(found, list):
+        raise SiteError(f"{name}: “{key}” takes a list. See docs/formats.md for the form of a site.")
+    return found
 
 
 def _identity(body: Any, name: str) -> Identity:
-    for index, mark in enumerate(body.get("marks", []) if isinstance(body, dict) else []):
+    marks = body.get("marks") if isinstance(body, dict) else None
+    for index, mark in enumerate(marks if isinstance(marks, list) else []):
         if isinstance(mark, dict) and isinstance(mark.get("svg"), str):
             mark["svg"] = rebuild(mark["svg"].encode(), f"{name}, mark {index + 1}").svg
     return _fit(Identity, body, name, IdentityError)

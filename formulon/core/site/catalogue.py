@@ -53,6 +53,7 @@ class Layout:
     steps: dict[str, str] = field(default_factory=dict)
     card: tuple[str, ...] = ()  # slots that stand on a card of another ground
     phone_boxes: dict[str, Box] = field(default_factory=dict)
+    tablet_boxes: dict[str, Box] = field(default_factory=dict)  # below 1024 px of viewport, before `boxes`
     on_picture: tuple[str, ...] = ()
     among: tuple[Among, ...] = ()  # the first that holds for an item goes before `boxes`
     tablet: tuple[Among, ...] = ()  # the same below 1024 px of viewport, before those
@@ -118,8 +119,8 @@ CATALOGUE: dict[str, Kind] = {
                 "A large headline over a picture that runs off the right edge.",
                 {"heading": Box(7), "text": Box(5, most_em=30)},
             ),
-            "poster": Layout(
-                "Poster",
+            "frieze": Layout(
+                "Frieze",
                 "The headline across the page, a wide picture under it, words at its foot.",
                 {"heading": Box(12), "text": Box(6, most_em=34)},
             ),
@@ -131,14 +132,14 @@ CATALOGUE: dict[str, Kind] = {
                 card=("heading", "text", "primary", "secondary"),
                 phone_boxes={"heading": Box(12, inset=("5",)), "text": Box(12, inset=("5",), most_em=32)},
             ),
-            "cover": Layout(
-                "Cover",
+            "backcloth": Layout(
+                "Backcloth",
                 "The words on the picture itself, which fills the whole section.",
                 {"heading": Box(9), "text": Box(6, most_em=34)},
                 on_picture=("heading", "text"),
             ),
-            "plain": Layout(
-                "Title",
+            "words": Layout(
+                "Words only",
                 "Only words: a headline and its introduction side by side, for inner pages.",
                 {"heading": Box(7), "text": Box(4)},
                 steps={"heading": "h1"},
@@ -165,8 +166,8 @@ CATALOGUE: dict[str, Kind] = {
                 "The headline in the margin, the words and a wide picture in the main column.",
                 {"heading": Box(4), "text": Box(7, most_em=36)},
             ),
-            "overlap": Layout(
-                "Overlap",
+            "sill": Layout(
+                "Sill",
                 "A wide picture with a card of words over its lower corner.",
                 {"heading": Box(6, inset=("6", "6")), "text": Box(6, inset=("6", "6"), most_em=36)},
                 card=("heading", "text", "link"),
@@ -251,9 +252,16 @@ CATALOGUE: dict[str, Kind] = {
         },
         {
             "columns": Layout(
-                "Columns", "Name large, then pages and contact in columns.", {"text": Box(5), "note": Box(12, most_em=38)}
+                "Columns",
+                "Name large, then pages and contact in columns.",
+                {"mark": Box(5), "text": Box(5), "note": Box(12, most_em=38), "links": Box(3), "contact": Box(3)},
+                tablet_boxes={"contact": Box(4)},
             ),
-            "line": Layout("Line", "All of it on one quiet line.", {"text": Box(6), "note": Box(6, most_em=38)}),
+            "line": Layout(
+                "Line",
+                "All of it on one quiet line.",
+                {"mark": Box(6), "text": Box(6), "note": Box(6, most_em=38), "links": Box(6), "contact": Box(6)},
+            ),
         },
         ground="footer",
     ),

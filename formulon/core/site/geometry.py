@@ -39,6 +39,8 @@ def box_of(section: Section, slot: str, viewport: float) -> Box:
         for among in (*layout.tablet, *layout.among) if viewport < WIDE_FROM else layout.among:
             if among.index in (None, index) and (not among.counts or count in among.counts) and parts[2] in among.boxes:
                 return among.boxes[parts[2]]
+    if viewport < WIDE_FROM and name in layout.tablet_boxes:
+        return layout.tablet_boxes[name]
     return layout.boxes.get(name, _WHOLE)
 
 

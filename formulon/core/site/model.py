@@ -7,12 +7,14 @@ from pydantic import AfterValidator, Field, PrivateAttr, field_validator, model_
 
 from formulon.core.site.catalogue import CATALOGUE, Kind, Slot
 from formulon.core.system.choices import Choices, GroundName
-from formulon.core.system.identity import Identity, Model
+from formulon.core.system.identity import CONTROLS, Identity, Model
 
 _DESTINATION = re.compile(
-    r"(page:[a-z0-9-]{1,60}|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,200}|tel:\+?[0-9 ()./-]{1,40})?"
+    r"(page:[a-z0-9-]{1,60}|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,400}|"
+    r"tel:\+?[0-9 ()./-]{1,40}(;ext=\d{1,12})?)?"
 )
 _ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]{1,200}(:\d{1,5})?(/[A-Za-z0-9._~-]{0,80}){0,6}")
+FRAME = ("header", "footer")  # kinds that stand on every page
 PLACEHOLDER = re.compile(r"\[\[(.+?)\]\]", re.DOTALL)
 
 
@@ -105,6 +107,8 @@ def _value(slot: Slot, value: Any) -> Any:
     if slot.type == "items":
         if not isinstance(value, list) or len(value) > slot.most:
             raise ValueError(f"{slot.label} takes a list of at most {slot.most}.")
+        if not all(isinstance(item, dict) for item in value):
+            raise ValueError(f"{slot.label} takes a list of objects.")
         unknown = {key for item in value for key in item} - set(slot.items)
         if unknown:
             raise ValueError(f"{slot.label} has no place for “{sorted(unknown)[0]}”.")
@@ -115,7 +119,7 @@ def _value(slot: Slot, value: Any) -> Any:
         return Picture.model_validate(value).stored()
     if not isinstance(value, str) or len(value) > slot.most:
         raise ValueError(f"{slot.label} takes a text of at most {slot.most} characters.")
-    return value.strip()
+    return CONTROLS.sub("", value).strip()
 
 
 class Page(Model):
@@ -129,7 +133,10 @@ class Page(Model):
     sections: list[Section] = Field(default_factory=list, max_length=60)
 
     @model_validator(mode="after")
-    def _unique(self) -> Self:
+    def _sections(self) -> Self:
+        frame = next((one.kind for one in self.sections if one.kind in FRAME), "")
+        if frame:
+            raise ValueError(f"{CATALOGUE[frame].label} stands on every page by itself and is no section of one.")
         ids = [section.id for section in self.sections]
         if len(ids) != len(set(ids)):
             raise ValueError(f"Two sections of the page {self.name} have the same id.")
@@ -159,6 +166,9 @@ class Frame(Model):
 
     @model_validator(mode="after")
     def _grounds(self) -> Self:
+        for part, section in (("header", self.header), ("footer", self.footer)):
+            if section.kind != part:
+                raise ValueError(f"The {part} of a site is of the kind “{part}”, not “{section.kind}”.")
         self.header.ground, self.footer.ground = "navigation", "footer"
         return self
 

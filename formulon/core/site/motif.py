@@ -25,7 +25,7 @@ from formulon.core.type.outlines import outline
 
 How = Literal["accent", "band"]
 # Layouts whose picture takes the place that a large motif would have.
-_PICTURED = {"hero": ("horizon", "poster", "window", "cover"), "picture_text": ("offset", "column", "overlap")}
+_PICTURED = {"hero": ("horizon", "frieze", "window", "backcloth"), "picture_text": ("offset", "column", "sill")}
 _TONES = ("#fff", "#808080", "#bbb", "#5a5a5a")  # of the colours of a mark, in the order of their first use
 _PAINTS = ("fill", "stroke")
 _RHYTHMS = ((1,), (1, 0), (1, 1, 0), (1, 0, 0))  # of marks and letters, which are never turned: drawn or left out

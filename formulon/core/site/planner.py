@@ -1,59 +1,118 @@
-"""The planner: a site of four pages from an identity. Deterministic, and without an invented fact."""
+"""The planner: a site of four pages from an identity. Deterministic, and without an invented fact.
+
+What it says of its own comes from the phrase tables; in a language that has no sentences yet only facts stand on pages. What
+it makes keeps to the limits of slots, and passes preflight but for the gaps that it marks.
+"""
 
 import hashlib
 import re
+from collections.abc import Iterable
 from typing import Any
 
+from formulon.core.site.catalogue import CATALOGUE, Box
+from formulon.core.site.geometry import box_width
+from formulon.core.site.mail import mail_to
 from formulon.core.site.material import NEAR, Material, chosen_pictures, nearness, page_id, words_of
 from formulon.core.site.model import Asset, Frame, Page, Section, Site, placeholder
+from formulon.core.site.phrases import phrases, usual_page
 from formulon.core.site.pictures import KINDS
+from formulon.core.site.telephone import dialled
 from formulon.core.site.writer import BriefWriter, Writer, first_clause, shorten
 from formulon.core.system.choices import Choices, GroundName
-from formulon.core.system.identity import ClientText, Identity
+from formulon.core.system.identity import ClientText, Identity, free_id
+from formulon.core.system.resolve import resolve
+from formulon.core.type.fit import cased, fit
 
 
 def plan(
     identity: Identity, choices: Choices | None = None, assets: list[Asset] | None = None, writer: Writer | None = None
 ) -> Site:
     """Home, about, what we offer and contact, and the pages that the brief wants, with header and footer."""
-    made = _Plan(identity, assets or [], writer or BriefWriter())
+    made = _Plan(identity, choices or Choices(), assets or [], writer or BriefWriter())
     pages = [made.home(), made.about(), made.offer()]
-    pages += [made.wanted(name) for name in made.names]
+    pages += [made.wanted(key, name) for key, name in made.names]
     pages.append(made.contact())
     made.place_rest(pages)
-    return Site(
-        identity=identity,
-        choices=choices or Choices(),
-        frame=made.frame(),
-        pages=pages,
-        assets=assets or [],
-    )
+    return Site(identity=identity, choices=made.choices, frame=made.frame(), pages=pages, assets=assets or [])
 
 
 _MOST_TOLD = 4
 _WAYS = {"find", "finding", "directions", "getting", "travel", "parking", "arrive"}
 _NARROW_CARD = 16  # characters of a word that fit the narrowest card
 _USUAL = ("home", "about", "offer", "contact")
+_MOST_LINES = 3  # of a headline on a phone (common practice); rules/type/headline_lines.py stops more
+_PHONE = 360
+_NAME, _TITLE = 60, 160  # characters, as Page has them
 
 
-def _page_names(names: list[str]) -> list[str]:
-    """The pages wanted, each once, without those that every site has."""
+def _page_names(names: list[str]) -> tuple[list[tuple[str, str]], dict[str, str]]:
+    """The pages wanted besides the usual four, each once, by id and name; and how the brief calls the usual ones."""
     made: dict[str, str] = {}
-    for name in names:
-        key = page_id(name)
-        if key not in _USUAL and key not in ("about-us", "what-we-offer", "index"):
-            made.setdefault(key, name)
-    return list(made.values())
+    called: dict[str, str] = {}
+    seen: set[str] = set()
+    for name in (shorten(name, _NAME) for name in names):
+        plain = " ".join(name.casefold().split())
+        usual = usual_page(name)
+        if usual:
+            called.setdefault(usual, name)
+        elif plain and plain not in seen:
+            made[free_id(page_id(name), (*made, *_USUAL, "index"))] = name
+        seen.add(plain)
+    return list(made.items()), called
 
 
 class _Plan:
-    def __init__(self, identity: Identity, assets: list[Asset], writer: Writer) -> None:
-        self.identity, self.writer = identity, writer
+    def __init__(self, identity: Identity, choices: Choices, assets: list[Asset], writer: Writer) -> None:
+        self.identity, self.choices, self.writer = identity, choices, writer
+        self.phrases = phrases(identity.language)
+        self.say = self.phrases.say
         self.assets = chosen_pictures(identity, assets)
-        self.names = _page_names(identity.pages)
+        self.names, self.called = _page_names(identity.pages)
         self.material = Material(identity.texts)
         self.seed = int(hashlib.sha256(identity.name.encode()).hexdigest()[:6], 16)
         self.pictures = 0
+        self.system = resolve(identity, self.choices)
+
+    # Words that fit their places
+
+    def name_of(self, page: str) -> str:
+        """What a usual page is called: as the brief has it, else as the language does."""
+        return self.called.get(page) or self.say(page)
+
+    def short(self, candidates: Iterable[str], kind: str = "picture_text", slot: str = "heading", step: str = "") -> str:
+        """The first of some headlines that takes no more than three lines on a phone; the last, cut, where none does."""
+        found = CATALOGUE[kind].slots[slot]
+        set_in = self.system.steps[step or found.step]
+        size, language = set_in.size(_PHONE), self.identity.language
+        room = box_width(self.system, Box(), _PHONE, size)
+        last = ""
+        for text in filter(None, candidates):
+            last = shorten(text, found.most)
+            shown = cased(last, set_in.case, language)
+            lines = fit(set_in.family, set_in.weight, shown, size, room, set_in.tracking, language, True).lines
+            if lines <= _MOST_LINES:
+                return last
+        words = last.split()
+        while len(words) > 1:
+            words.pop()
+            cut = " ".join(words).rstrip(" ,;:–-") + "…"
+            shown = cased(cut, set_in.case, language)
+            if fit(set_in.family, set_in.weight, shown, size, room, set_in.tracking, language, True).lines <= _MOST_LINES:
+                return cut
+        return last
+
+    def title(self, name: str) -> str:
+        return shorten(f"{name} – {self.identity.name}", _TITLE)
+
+    def described(self, *texts: str) -> str:
+        """A description for search engines out of the first text that says something."""
+        text = next((one for one in texts if one and "[[" not in one), "")
+        return self.writer.description(text) if text else ""
+
+    def facts(self) -> str:
+        """Where the brand is and how it is reached, one after the other."""
+        contact = self.identity.contact
+        return ", ".join(filter(None, (contact.address or self.identity.place, contact.phone, contact.email)))
 
     def picture(self) -> dict[str, Any]:
         """The next of the brand's own pictures, with its name as text; else a drawing, which only decorates."""
@@ -61,49 +120,57 @@ class _Plan:
         self.pictures += 1
         if number < len(self.assets):
             asset = self.assets[number]
-            return {"source": f"asset:{asset.id}", "alt": asset.name, "decorative": False}
+            return {"source": f"asset:{asset.id}", "alt": asset.name, "decorative": not asset.name}
         kinds = list(KINDS)
         kind = kinds[(self.seed + number) % len(kinds)]
         return {"source": f"drawn:{kind}/{(self.seed + number * 37) % 1000}", "alt": "", "decorative": True}
 
     @staticmethod
     def section(kind: str, layout: str, ground: GroundName, content: dict[str, Any], name: str = "") -> Section:
-        return Section(id=name or kind.replace("_", "-"), kind=kind, layout=layout, ground=ground, content=content)
+        filled = {slot: value for slot, value in content.items() if value}
+        return Section(id=name or kind.replace("_", "-"), kind=kind, layout=layout, ground=ground, content=filled)
 
-    def title(self, name: str) -> str:
-        return f"{name} – {self.identity.name}"
+    def action(self, label: str, page: str) -> dict[str, Any] | None:
+        return {"label": label, "to": f"page:{page}"} if label else None
 
-    def described(self, text: str) -> str:
-        return "" if "[[" in text else self.writer.description(text)
+    # Header and footer
 
     def frame(self) -> Frame:
-        header = self.section("header", "bar", "navigation", {"action": {"label": "Get in touch", "to": "page:contact"}})
+        reach = self.action(self.say("get_in_touch") or self.name_of("contact"), "contact")
+        header = self.section("header", "bar", "navigation", {"action": reach})
         where = self.identity.contact.address or self.identity.place
-        content = {"text": self.identity.strapline or self.identity.does[:300], "note": where}
+        content = {"text": shorten(self.identity.strapline or self.identity.does, 300), "note": where}
         footer = self.section("footer", "columns", "deep", content)
-        return Frame(header=header, footer=footer, order=["home", "about", "offer", *map(page_id, self.names), "contact"])
+        return Frame(header=header, footer=footer, order=["home", "about", "offer", *(key for key, _ in self.names), "contact"])
+
+    # Pages
 
     def home(self) -> Page:
         identity = self.identity
+        headline = self.writer.headline(identity)
+        shown = self.short(
+            (headline, first_clause(headline), first_clause(identity.does), identity.name), "hero", step="display"
+        )
+        introduction = shorten(self.writer.introduction(identity), 600)
         hero = {
-            "heading": self.writer.headline(identity),
-            "text": self.writer.introduction(identity),
-            "primary": {"label": "See what we offer", "to": "page:offer"},
-            "secondary": {"label": "About us", "to": "page:about"},
+            "heading": shown,
+            "text": introduction,
+            "primary": self.action(self.say("see_offer") or self.name_of("offer"), "offer"),
+            "secondary": self.action(self.name_of("about"), "about"),
             "picture": self.picture(),
         }
         offers = self.offers(3, pictures=True)
         audience = {
-            "heading": "Who it is for",
-            "text": self.writer.audience(identity),
-            "link": {"label": f"More about {identity.name}", "to": "page:about"},
+            "heading": self.say("who_for") or self.name_of("about"),
+            "text": shorten(self.writer.audience(identity), 1500),
+            "link": self.action(self.name_of("about"), "about"),
             "picture": self.picture(),
         }
         return Page(
             id="home",
-            name="Home",
-            title=f"{identity.name} – {identity.strapline}" if identity.strapline else identity.name,
-            description=self.described(self.writer.introduction(identity)),
+            name=self.name_of("home"),
+            title=shorten(f"{identity.name} – {identity.strapline}" if identity.strapline else identity.name, _TITLE),
+            description=self.described(introduction, identity.strapline),
             sections=[
                 self.section("hero", "horizon", "deep", hero),
                 self.section("cards", "lead", "paper", offers),
@@ -115,7 +182,10 @@ class _Plan:
     def offers(self, most: int, pictures: bool) -> dict[str, Any]:
         offers = self.identity.offers[:most]
         items: list[dict[str, Any]] = [
-            {"title": offer.name, "text": offer.text or self.told(offer.name) or placeholder(f"A sentence on {offer.name}")}
+            {
+                "title": offer.name,
+                "text": shorten(offer.text or self.told(offer.name) or placeholder(f"A sentence on {offer.name}"), 600),
+            }
             for offer in offers
         ]
         if not items:
@@ -125,32 +195,32 @@ class _Plan:
             ]
         if pictures:
             items = [item | {"picture": self.picture()} for item in items]
-        return {"heading": "What we offer", "items": items}
+        return {"heading": self.short((self.name_of("offer"),)), "items": items}
 
     def told(self, name: str) -> str:
         """What the client's own texts say under a heading of that name, short enough for a card."""
         found = self.material.about(name)
         return shorten(found.text.replace("\n", " "), 400) if found else ""
 
-    def wanted(self, name: str) -> Page:
+    def wanted(self, key: str, name: str) -> Page:
         """A page that the brief wants, out of the client's own texts; what they do not say is a marked gap."""
         found = self.material.take(name)
         offer = next((one for one in self.identity.offers if nearness(one.name, name) > NEAR), None)
         text = found.text if found else offer.text if offer else ""
         first, _, rest = text.partition("\n")
-        hero = {"heading": found.heading if found and found.heading else name, "text": shorten(first, 400)}
-        hero["text"] = hero["text"] or placeholder(f"What visitors should know about: {name}")
-        sections = [self.section("hero", "plain", "tint", hero)]
+        heading = self.short((found.heading if found else "", name), "hero", step="h1")
+        hero = {"heading": heading, "text": shorten(first, 400) or placeholder(f"What visitors should know about: {name}")}
+        sections = [self.section("hero", "words", "tint", hero)]
         story = rest or (text if len(text) > 400 else "")
         if story:
             content = {
-                "heading": name if hero["heading"] != name else "In detail",
-                "text": story[:1500],
+                "heading": self.short((name if heading != name else "", self.say("in_detail"), name)),
+                "text": shorten_lines(story, 1500),
                 "picture": self.picture(),
             }
             sections.append(self.section("picture_text", "offset", "paper", content))
         return Page(
-            id=page_id(name), name=name, title=self.title(name), description=self.described(hero["text"]),
+            id=key, name=name, title=self.title(name), description=self.described(hero["text"]),
             sections=[*sections, self.call("ledge", "brand")],
         )  # fmt: skip
 
@@ -164,8 +234,8 @@ class _Plan:
             own = [section for section in page.sections if section.id.startswith("told-")]
             if len(own) >= _MOST_TOLD:
                 continue
-            content: dict[str, Any] = {"text": text.text[:1500], "picture": self.picture()}
-            content["heading"] = text.heading or first_clause(text.text)[:80]
+            content: dict[str, Any] = {"text": shorten_lines(text.text, 1500), "picture": self.picture()}
+            content["heading"] = self.short((text.heading, first_clause(text.text), self.name_of(where)))
             made = self.section(
                 "picture_text", layouts[len(own) % 2], "tint" if len(own) % 2 else "paper", content, f"told-{len(own) + 1}"
             )
@@ -173,58 +243,86 @@ class _Plan:
             page.sections.insert(len(page.sections) - last, made)
 
     def call(self, layout: str, ground: GroundName) -> Section:
-        contact = self.identity.contact
-        text = f"Open: {contact.hours.rstrip('.')}." if contact.hours else ""
-        content: dict[str, Any] = {
-            "heading": f"Come and see us in {self.identity.place}" if self.identity.place else "Talk to us",
-            "primary": {"label": "Get in touch", "to": "page:contact"},
+        identity, hours = self.identity, self.identity.contact.hours.rstrip(".")
+        sentence = self.say("open", hours=hours) if hours else ""
+        inviting = self.say("come_and_see", place=identity.place) if identity.place else ""
+        heading = self.short((inviting, self.say("talk_to_us"), self.name_of("contact")), "call_to_action", step="h1")
+        content = {
+            "heading": heading,
+            "text": sentence or hours,
+            "primary": self.action(self.say("get_in_touch") or self.name_of("contact"), "contact"),
         }
-        if text:
-            content["text"] = text
         return self.section("call_to_action", layout, ground, content)
 
     def about(self) -> Page:
+        """The page about the brand. It repeats nothing of the start page: own texts, what shows that the brand is good, and
+        where and when it is found."""
         identity = self.identity
-        text = self.writer.introduction(identity)
-        own = self.material.take("about us", "our story", "history", "who we are")
-        story = {
-            "heading": "Who we do it for",
-            "text": self.writer.audience(identity),
-            "picture": self.picture(),
-            "link": {"label": "What we offer", "to": "page:offer"},
-        }
-        hero = {"heading": f"About {identity.name}", "text": text}
+        own = self.material.take("about us", "our story", "history", "who we are", self.name_of("about"))
+        named = self.say("about_name", name=identity.name)
+        heading = self.short((named, self.name_of("about")), "hero", step="h1")
+        first, rest = self._beginning(own)
+        hero = {"heading": heading, "text": first, "primary": self.action(self.name_of("offer"), "offer")}
+        sections = [self.section("hero", "words", "tint", hero)]
+        if own and rest:
+            sections.append(self.section("picture_text", "column", "paper", self.own_story(own, rest), "our-story"))
+        shown = {"heading": self.short((self.say("what_shows"),)), "items": [{"title": one} for one in self._proof()]}
+        if shown["items"]:
+            sections.append(self.section("cards", "ledger", "paper", shown, "proof"))
+        found = self._where()
+        if found and not own:
+            content = {"heading": self.short((self.say("where_and_when"),)), "items": found}
+            sections.append(self.section("cards", "ledger", "tint" if shown["items"] else "paper", content, "where"))
+        told = ", ".join(filter(None, (identity.name, identity.place)))
+        offered = ", ".join(offer.name for offer in identity.offers)
+        facts = ". ".join(filter(None, (first or identity.audience.rstrip(".") or told, offered if not first else "")))
         return Page(
             id="about",
-            name="About",
-            title=self.title("About"),
-            description=self.described(text),
-            sections=[
-                self.section("hero", "plain", "tint", hero),
-                self.section("picture_text", "column", "paper", story),
-                *([self.section("picture_text", "offset", "tint", self.own_story(own), "our-story")] if own else []),
-                self.call("ledge", "brand"),
-            ],
+            name=self.name_of("about"),
+            title=self.title(self.name_of("about")),
+            description=self.described(f"{named or identity.name}: {facts}"),
+            sections=[*sections, self.call("ledge", "brand")],
         )
 
-    def own_story(self, text: ClientText) -> dict[str, Any]:
-        return {"heading": text.heading or f"About {self.identity.name}", "text": text.text[:1500], "picture": self.picture()}
+    @staticmethod
+    def _beginning(own: ClientText | None) -> tuple[str, str]:
+        """The first paragraph of a text where it can introduce the page, and what is left of it."""
+        if own is None:
+            return "", ""
+        first, _, rest = own.text.partition("\n")
+        return (first, rest.strip()) if rest.strip() and len(first) <= 400 else ("", own.text)
+
+    def _proof(self) -> list[str]:
+        return [shorten(one, 120) for one in self.identity.proof if one.strip()][:12]
+
+    def _where(self) -> list[dict[str, str]]:
+        contact = self.identity.contact
+        facts = (("address", contact.address or self.identity.place), ("hours", contact.hours))
+        return [{"title": self.say(key), "text": text} for key, text in facts if text]
+
+    def own_story(self, text: ClientText, told: str) -> dict[str, Any]:
+        heading = self.short((text.heading, first_clause(text.text), self.name_of("about")))
+        return {"heading": heading, "text": shorten_lines(told, 1500), "picture": self.picture()}
 
     def offer(self) -> Page:
         identity = self.identity
         names = [offer.name for offer in identity.offers]
-        listed = ", ".join(names[:-1]) + (" and " if len(names) > 1 else "") + names[-1] if names else ""
-        hero = {"heading": "What we offer", "text": f"{listed}." if listed else placeholder("Your offers, by name")}
+        joined = self.say("and") or ", "
+        listed = ", ".join(names[:-1]) + (joined if len(names) > 1 else "") + names[-1] if names else ""
+        hero = {
+            "heading": self.short((self.name_of("offer"),), "hero", step="h1"),
+            "text": shorten(f"{listed.rstrip('.')}.", 600) if listed else placeholder("Your offers, by name"),
+        }
         content = self.offers(12, pictures=False)
-        content["heading"] = f"All {len(names)} at a glance" if len(names) > 1 else "At a glance"
-        described = f"{identity.name}: {listed}." if listed else ""
+        several = self.say("all_at_a_glance", count=len(names)) if len(names) > 1 else self.say("at_a_glance")
+        content["heading"] = self.short((several,)) if several else ""
         return Page(
             id="offer",
-            name="What we offer",
-            title=self.title("What we offer"),
-            description=self.writer.description(described),
+            name=self.name_of("offer"),
+            title=self.title(self.name_of("offer")),
+            description=self.described(f"{identity.name}: {listed}." if listed else ""),
             sections=[
-                self.section("hero", "plain", "deep", hero),
+                self.section("hero", "words", "deep", hero),
                 self.section("cards", "ledger", "paper", content),
                 self.call("sweep", "accent"),
             ],
@@ -233,30 +331,45 @@ class _Plan:
     def contact(self) -> Page:
         identity, contact = self.identity, self.identity.contact
         where = contact.address or identity.place
-        phone = re.sub(r"[^0-9+ ()./-]", "", contact.phone)
         items: list[dict[str, Any]] = [
-            {"title": "Write", "text": contact.email or placeholder("An email address")},
-            {"title": "Call", "text": contact.phone or placeholder("A telephone number")},
-            {"title": "Come by", "text": where or placeholder("An address")},
+            {"title": self.say("email"), "text": contact.email or placeholder("An email address")},
+            {"title": self.say("phone"), "text": contact.phone or placeholder("A telephone number")},
+            {"title": self.say("address"), "text": where or placeholder("An address")},
         ]
         if contact.email:
-            items[0]["link"] = {"label": "Send an email", "to": f"mailto:{contact.email}"}
-        if phone:
-            items[1]["link"] = {"label": "Call us", "to": f"tel:{phone}"}
+            items[0]["link"] = {"label": self.say("send_email") or self.say("email"), "to": mail_to(contact.email)}
+        number = dialled(contact.phone, identity.language)
+        if number:
+            items[1]["link"] = {"label": self.say("call_us") or self.say("phone"), "to": number}
         if contact.hours:
-            items.append({"title": "Opening hours", "text": contact.hours})
-        facts = ", ".join(filter(None, (where, contact.phone, contact.email)))
+            items.append({"title": self.say("hours"), "text": contact.hours})
+        facts = self.facts()
         # A long address does not fit a narrow card without being broken.
         longest = max((len(word) for item in items for word in re.split(r"[\s@]", str(item["text"]))), default=0)
         layout = "ledger" if longest > _NARROW_CARD else "terrace"
-        hero = {"heading": "Get in touch", "text": f"{identity.name}, {where}." if where else identity.name}
+        heading = self.short((self.say("get_in_touch"), self.name_of("contact")), "hero", step="h1")
+        hero = {"heading": heading, "text": shorten(f"{identity.name}, {where}." if where else identity.name, 600)}
+        reach = self.say("how_to_reach")
+        said = self.say("contact_description", name=identity.name, facts=facts) or f"{identity.name}: {facts}."
         return Page(
             id="contact",
-            name="Contact",
-            title=self.title("Contact"),
-            description=self.writer.description(f"How to reach {identity.name}: {facts}.") if facts else "",
+            name=self.name_of("contact"),
+            title=self.title(self.name_of("contact")),
+            description=self.described(said if facts else ""),
             sections=[
-                self.section("hero", "plain", "accent", hero),
-                self.section("cards", layout, "paper", {"heading": "How to reach us", "items": items[:4]}),
+                self.section("hero", "words", "accent", hero),
+                self.section("cards", layout, "paper", {"heading": self.short((reach,)) if reach else "", "items": items[:4]}),
             ],
         )
+
+
+def shorten_lines(text: str, most: int) -> str:
+    """A text of at most `most` characters with its own line breaks kept: whole lines where some fit, else as `shorten` does."""
+    if len(text) <= most:
+        return text
+    kept = ""
+    for line in text.split("\n"):
+        if len(kept) + len(line) + 1 > most:
+            break
+        kept += line + "\n"
+    return kept.strip() or shorten(text, most)

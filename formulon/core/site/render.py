@@ -14,15 +14,22 @@ from formulon.core.site import fonts, motif, pictures, touch_icons
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
+from formulon.core.site.header import header_css, name_scale
 from formulon.core.site.icons import icon
+from formulon.core.site.mail import mail_to
 from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
+from formulon.core.site.phrases import phrases, right_to_left
+from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.site.social import social_path
+from formulon.core.site.telephone import dialled
 from formulon.core.system.css import drawn_css, tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
 from formulon.core.system.motif import symbol
 from formulon.core.type import emphasis
+from formulon.core.type.breaks import SOFT_HYPHEN, between_words
+from formulon.core.type.hyphens import hyphenated
 
 _FOLDER = Path(__file__).parent
 WIDTHS = (360, 768, 1280, 1920)
@@ -46,7 +53,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     for page in site.pages:
         files[site.file_name(page)] = render_page(site, system, page).encode()
     files["tokens.css"] = (fonts.face_rules(site, system) + tokens_css(system, used_names())).encode()
-    files["site.css"] = (site_css() + placed_css(site) + motif.motif_css(site, system)).encode()
+    files["site.css"] = (style_css(site, system) + placed_css(site) + fitted_css(site, system)).encode()
     files |= fonts.files(site)
     icon_svg = favicon(site, system)
     files["favicon.svg"] = icon_svg.encode()
@@ -69,7 +76,7 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
     if preview:
         tokens = preview_tokens(system, preview.scheme or system.schemes[0])
         faces = fonts.preview_rules(site, preview.font_path, preview.own_font_path)
-        css = faces + site_css() + motif.motif_css(site, system)
+        css = faces + style_css(site, system)
     return environment().get_template("page.html").render(
         site=site, page=page, view=view, css=Markup(css), tokens=Markup(tokens),
         preview=preview
@@ -80,6 +87,11 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
 def site_css() -> str:
     """The style sheet of all sections; every visual value in it is a token."""
     return "\n".join(section_css(name) for name in ("base", *CATALOGUE))
+
+
+def style_css(site: Site, system: System) -> str:
+    """The style sheet of all sections with what is measured for the site: the rows of its header and its motif."""
+    return site_css() + header_css(section_css("header_rows"), site, system) + motif.motif_css(site, system)
 
 
 @cache
@@ -117,6 +129,24 @@ def placed_css(site: Site) -> str:
                         if css:
                             rules[f'.picture[data-{name}="{text}"]{{{css}}}\n'] = None
     return "".join(rules)
+
+
+def fitted_css(site: Site, system: System) -> str:
+    """The sizes of headlines that are drawn smaller so that their longest word fits, by the values of their attribute."""
+    rules: dict[str, None] = {}
+    named = name_scale(site, system)
+    if named < 1:
+        rules[f'.mark-name[data-fit="{named * 100:.0f}"]{{font-size:calc({named:g}*var(--type-h3-size))}}\n'] = None
+    for section in (section for page in site.pages for section in page.sections):
+        for path, (slot, value) in slot_values(section).items():
+            step = step_of(section, path) if slot.type == "text" else ""
+            if step in HEADINGS:
+                scale = set_in(system, section, path, value, site.identity.language)[1]
+                if scale < 1:
+                    rules[f'.t-{step}[data-fit="{scale * 100:.0f}"]{{font-size:calc({scale:g}*var(--type-{step}-size))}}\n'] = (
+                        None
+                    )
+    return "".join(sorted(rules))
 
 
 def _placed(picture: Picture, standing: bool) -> dict[str, tuple[str, str]]:
@@ -158,7 +188,7 @@ def environment() -> jinja2.Environment:
         trim_blocks=True,
         lstrip_blocks=True,
     )
-    environment.filters["tel"] = telephone
+    environment.filters["tel"] = dialled
     return environment
 
 
@@ -168,6 +198,21 @@ class _View:
     def __init__(self, site: Site, system: System, page: Page, preview: Preview | None) -> None:
         self.site, self.system, self.page, self.preview = site, system, page, preview
         self.motifs = motif.places(site, page)
+        self.language = site.identity.language
+        self.say = phrases(self.language).say
+
+    def word(self, text: str) -> Markup:
+        """A name in navigation and footer, with soft hyphens and places to break."""
+        return _words(hyphenated(text, self.language))
+
+    def right_to_left(self) -> bool:
+        return right_to_left(self.language)
+
+    def dialled(self, number: str) -> str:
+        return dialled(number, self.language)
+
+    def mail(self, address: str) -> str:
+        return mail_to(address)
 
     def open(self, section: Section, tag: str = "section") -> Markup:
         """The opening tag of a section."""
@@ -203,14 +248,24 @@ class _View:
         slot, value = self._find(section, path)
         if not value:
             return Markup("")
-        step = CATALOGUE[section.kind].layouts[section.layout].steps.get(path, slot.step)
-        body = Markup("<br>").join(map(_emphasised, value.split("\n")))
-        return Markup('<{tag} class="t-{step} i-{ink}{extra}"{mark}>{body}</{tag}>').format(
-            tag=slot.tag, step=step, ink=slot.ink, extra=" " + extra if extra else "", mark=self._slot(path), body=body
-        )
+        step = step_of(section, path)
+        value, scale = set_in(self.system, section, path, value, self.language)
+        gaps = self.preview is not None
+        body = Markup("<br>").join(_emphasised(line, gaps) for line in value.split("\n"))
+        smaller = Markup(' data-fit="{:.0f}"').format(scale * 100) if scale < 1 else Markup("")
+        if self.preview and scale < 1:
+            smaller += Markup(' style="font-size:calc({:g}*var(--type-{}-size))"').format(scale, step)
+        return Markup('<{tag} class="t-{step} i-{ink}{extra}"{mark}{smaller}>{body}</{tag}>').format(
+            tag=slot.tag, step=step, ink=slot.ink, extra=" " + extra if extra else "", mark=self._slot(path), smaller=smaller,
+            body=body,
+        )  # fmt: skip
 
-    def action(self, section: Section, path: str) -> Markup:
-        """A button or link; without a destination it is drawn and leads nowhere, which preflight stops."""
+    def icon(self, name: str) -> Markup:
+        return icon(name)
+
+    def action(self, section: Section, path: str, again: bool = False) -> Markup:
+        """A button or link; without a destination it is drawn and leads nowhere, which preflight stops. One that stands a
+        second time, for other widths, is not edited there."""
         slot, value = self._find(section, path)
         if not value or not value["label"]:
             return Markup("")
@@ -221,7 +276,7 @@ class _View:
         small = " button--small" if section.kind == "header" and self.site.choices.buttons.small_in_header else ""
         return Markup('<a class="button button--{}{}"{}{}>{}<span{}>{}</span>{}</a>').format(
             slot.variant, small, href, Markup(' role="link" aria-disabled="true"') if not href else "",
-            drawn if arrow == "before" else "", self._slot(path + "/label"), _placeholders(value["label"]),
+            drawn if arrow == "before" else "", "" if again else self._slot(path + "/label"), _placeholders(hyphenated(value["label"], self.language), self.preview is not None),
             drawn if arrow == "after" else "",
         )  # fmt: skip
 
@@ -275,15 +330,23 @@ class _View:
         chosen, mark = self.system.mark(section.ground, scheme), self._mark_of(section, scheme)
         name = self.site.identity.name
         if mark is None:
-            return Markup('<span class="mark-name mark-name--{}">{}</span>').format(place, name)
+            return self._name(place)
         beside = names_beside(self.site, mark)
         drawn = self._drawn_mark(section, mark, place, "" if beside else name)
         if chosen.plate:
             drawn = Markup('<span class="plate plate--{}" data-ground="{}">{}</span>').format(place, chosen.plate, drawn)
         if not beside:
             return drawn
-        return Markup('<span class="lockup">{}<span class="mark-name mark-name--{}">{}</span></span>').format(
-            drawn, place, name
+        return Markup('<span class="lockup">{}{}</span>').format(drawn, self._name(place))
+
+    def _name(self, place: str) -> Markup:
+        """The brand's name in type, as large as the narrowest phone has room for."""
+        scale = name_scale(self.site, self.system)
+        smaller = Markup(' data-fit="{:.0f}"').format(scale * 100) if scale < 1 else Markup("")
+        if self.preview and scale < 1:
+            smaller += Markup(' style="font-size:calc({:g}*var(--type-h3-size))"').format(scale)
+        return Markup('<span class="mark-name mark-name--{}"{}>{}</span>').format(
+            place, smaller, self.word(self.site.identity.name)
         )
 
     def _drawn_mark(self, section: Section, mark: Mark, place: str, alt: str) -> Markup:
@@ -308,7 +371,7 @@ class _View:
         if to.startswith("page:"):
             target = self.site.page(to[5:])
             return self.site.file_name(target) if target else ""
-        return telephone(to[4:]) if to.startswith("tel:") else to
+        return dialled(to[4:], self.site.identity.language) if to.startswith("tel:") else to
 
     def navigation(self) -> list[tuple[str, str, bool]]:
         """Name, address and whether it is this page, for every page of the menu but the start page."""
@@ -349,11 +412,6 @@ class _View:
         return Markup(' data-slot="{}"').format(path) if self.preview else Markup("")
 
 
-def telephone(number: str) -> str:
-    """A number as RFC 3966 writes it: no spaces."""
-    return "tel:" + re.sub(r"[^0-9+]", "", number)
-
-
 def address_of(mark: Mark, preview: Preview | None) -> str:
     """Where a mark's drawing lies: inside a preview, or beside the published pages."""
     return data_address(mark.svg) if preview else f"marks/{mark.id}.svg"
@@ -364,27 +422,32 @@ def names_beside(site: Site, mark: Mark) -> bool:
     return site.choices.logo.name_beside and mark.kind == "symbol"
 
 
-def _emphasised(line: str) -> Markup:
-    """A line with what is emphasised in elements of its own."""
+def _emphasised(line: str, gaps: bool) -> Markup:
+    """A line with what is emphasised in elements of its own; see _placeholders for `gaps`."""
     made = Markup("")
     for style, part in emphasis.parts(line):
-        inner = _addresses(_placeholders(part))
+        inner = _placeholders(part, gaps)
         made += Markup("<{0}>{1}</{0}>").format(style, inner) if style else inner
     return made
 
 
-def _placeholders(text: str) -> Markup:
-    """Escaped text, with placeholders marked so that everybody sees them."""
+def _placeholders(text: str, gaps: bool) -> Markup:
+    """Escaped text, with placeholders marked so that everybody sees them. `gaps` has each carry what it asks for, so that the
+    studio knows one that was written over."""
     made, last = Markup(""), 0
     for found in PLACEHOLDER.finditer(text):
-        made += escape(text[last : found.start()]) + Markup('<span class="placeholder">{}</span>').format(found[1])
+        wanted = Markup(' data-gap="{}"').format(found[1].replace(SOFT_HYPHEN, "")) if gaps else ""
+        made += _words(text[last : found.start()]) + Markup('<span class="placeholder"{}>{}</span>').format(
+            wanted, _words(found[1])
+        )
         last = found.end()
-    return made + escape(text[last:])
+    return made + _words(text[last:])
 
 
-def _addresses(text: Markup) -> Markup:
-    """The text with a place to break after the @ of an address; see type/lines.py."""
-    return Markup(re.sub(r"(?<=\w@)(?=\w)", "<wbr>", text))
+def _words(text: str) -> Markup:
+    """Escaped text with a place to break where type/breaks.py has one that browsers do not see. No text holds the character
+    zero, so it can stand for the place until the rest is escaped."""
+    return Markup(str(escape(between_words(text, "\0"))).replace("\0", "<wbr>"))
 
 
 def slot_values(section: Section) -> Mapping[str, tuple[Slot, Any]]:

@@ -7,12 +7,11 @@ from formulon.core.site.behind import TextBlock
 from formulon.core.site.catalogue import Box
 from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, content_width, px
 from formulon.core.site.model import PLACEHOLDER, Section
+from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.system.model import System
 from formulon.core.type.emphasis import decoded, encoded
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import balanced, broken
-
-HEADINGS = ("display", "h1", "h2", "h3", "h4", "h5", "h6")
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,8 +40,9 @@ def stand(system: System, section: Section, viewport: int, language: str = "en")
         value = section.content.get(slot)
         if not value:
             continue
-        name = layout.steps.get(slot, section.catalogue.slots[slot].step)
-        step, size = system.steps[name], system.steps[name].size(viewport)
+        value, scale = set_in(system, section, slot, value, language)
+        name = step_of(section, slot)
+        step, size = system.steps[name], system.steps[name].size(viewport) * scale
         room = box_width(system, box_of(section, slot, viewport), viewport, size)
         # Headings are balanced, unless they have breaks of their own.
         break_lines = balanced if name in HEADINGS and "\n" not in value else broken

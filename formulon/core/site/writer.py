@@ -8,6 +8,7 @@ import re
 from typing import Protocol
 
 from formulon.core.site.model import placeholder
+from formulon.core.site.phrases import phrases
 from formulon.core.system.identity import Identity
 
 
@@ -35,13 +36,9 @@ class BriefWriter:
 
     def audience(self, identity: Identity) -> str:
         who, where = identity.audience.rstrip("."), identity.place
-        if who and where:
-            return f"{who[:1].upper()}{who[1:]}. You find us in {where}."
-        if who:
-            return f"{who[:1].upper()}{who[1:]}."
-        if where:
-            return f"You find us in {where}. {placeholder('Who you do it for, and what they get from it')}"
-        return placeholder("Who you do it for, and what they get from it")
+        place = phrases(identity.language).say("you_find_us", place=where) if where else ""
+        first = f"{who[:1].upper()}{who[1:]}." if who else placeholder("Who you do it for, and what they get from it")
+        return f"{first} {place}".strip()
 
     def description(self, text: str) -> str:
         """At most 155 characters of a text, cut after a sentence or else a word."""
@@ -66,4 +63,4 @@ def shorten(text: str, most: int) -> str:
         kept += " " + sentence
     if len(kept) <= most:
         return kept
-    return text[: most - 1].rsplit(" ", 1)[0].rstrip(" ,;:–-") + "…"
+    return text[: most - 1].rsplit(" ", 1)[0].rstrip(" ,;:–-") + "…" if most > 1 else text[:most]

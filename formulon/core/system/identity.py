@@ -16,7 +16,7 @@ RESERVED = ("white", "black", "neutral")
 
 
 # What no page can hold: the control characters of C0 and DEL but for tab and line breaks (HTML 5, 13.1.5; XML 1.0, 2.2).
-_CONTROLS = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]")
+CONTROLS = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]")
 
 
 @cache
@@ -50,9 +50,9 @@ class Model(BaseModel):
     @classmethod
     def _no_controls(cls, value: Any) -> Any:
         if isinstance(value, str):
-            return _CONTROLS.sub("", value) if _CONTROLS.search(value) else value
+            return CONTROLS.sub("", value) if CONTROLS.search(value) else value
         if isinstance(value, list):
-            return [_CONTROLS.sub("", one) if isinstance(one, str) else one for one in value]
+            return [CONTROLS.sub("", one) if isinstance(one, str) else one for one in value]
         return value
 
 

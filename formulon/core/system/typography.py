@@ -14,7 +14,7 @@ from formulon.core.system.identity import Typefaces
 from formulon.core.system.model import Origin, Step, Token
 from formulon.core.type.library import Family, family
 
-MOST_GROWTH = 2.5  # so that zoom to 500 % doubles every text (practice.md's figure; WCAG 2.2 SC 1.4.4)
+MOST_GROWTH = 2.5  # so that zoom to 500 % doubles every text (common practice; WCAG 2.2 SC 1.4.4)
 _X_HEIGHT, _WIDTH, _STEM = 0.5, 0.45, 0.08  # em; the family that the values of _STEPS are for
 _MEASURE_EM, _COMFORTABLE = 32, 66  # the widest box of running text, and characters in a line (Bringhurst, from memory)
 

@@ -15,7 +15,10 @@ _BEFORE_OPENING = frozenset('!"#%&)*+,.:;=>\\]|}~')
 # After a hyphen or a question mark lines break, but not before what closes or ends something.
 _NOT_AFTER_HYPHEN = frozenset("!$),./:;?]}")
 _NOT_AFTER_QUESTION = frozenset("!\"'),./:;?]}")
+_LONG = re.compile(r"\S{16,}")  # from so many characters on a word with slashes may be wider than a phone
 _AFTER_AT = re.compile(r"(?<=\w@)(?=\w)")
+_IN_ADDRESS = re.compile(r"(?<=\w[@./_=&])(?=\w)|(?<=://)(?=\w)")
+_AFTER_SLASH = re.compile(r"(?<=\w/)(?=\w)")
 _SPACES = frozenset(" \t\n\r\f")
 
 
@@ -30,12 +33,31 @@ def _between(before: str, first: str, second: str) -> bool:
     return second in _OPENING and first in _BEFORE_OPENING
 
 
+def own_places(text: str) -> list[int]:
+    """Where pages write <wbr>: after the @ of an address; in long addresses after full stops, slashes and the like, too; and
+    after the slashes of long words."""
+    if not ("@" in text or "/" in text or "." in text):
+        return []
+    made = {found.start() for found in _AFTER_AT.finditer(text)}
+    for long in _LONG.finditer(text):
+        address = "@" in long[0] or "://" in long[0] or long[0].startswith("www.")
+        pattern = _IN_ADDRESS if address else _AFTER_SLASH
+        made |= {long.start() + found.start() for found in pattern.finditer(long[0])}
+    return sorted(made)
+
+
+def between_words(text: str, mark: str) -> str:
+    """The text with a mark at each of its own_places."""
+    ends = own_places(text)
+    return mark.join(text[start:end] for start, end in zip([0, *ends], [*ends, len(text)], strict=True)) if ends else text
+
+
 @lru_cache(maxsize=16384)
 def opportunities(text: str, language: str = "en") -> tuple[int, ...]:
     """The places, as numbers of characters before them, at which a line of a collapsed text may be broken: between words; by
-    the table and ICU within them; and after the @ of an address, where pages write <wbr>."""
+    the table and ICU within them; and at own_places."""
     by_icu = _by_icu(text, language) if not text.isascii() else frozenset()
-    made = [found.start() for found in _AFTER_AT.finditer(text)] if "@" in text else []
+    made = own_places(text)
     for index in range(1, len(text)):
         first, second = text[index - 1], text[index]
         if second in _SPACES:

@@ -137,7 +137,8 @@ def _spans(family_id: str, weight: int, text: str, language: str) -> _Spans:
 
 
 def text_width(family_id: str, weight: int, text: str, size: float, tracking: float = 0.0) -> float:
-    """Width in px of a text on one line."""
+    """Width in px of a text on one line, on which soft hyphens are not seen."""
+    text = text.replace(SOFT_HYPHEN, "") if SOFT_HYPHEN in text else text
     return size * (advance(family_id, weight, text) + tracking * len(text))
 
 

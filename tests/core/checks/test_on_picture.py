@@ -53,7 +53,7 @@ def covered(
     """The demo's start page with its words on a photograph; `name` is the photograph's SHA-256."""
     site = plan(identity, choices)
     hero = site.pages[0].sections[0]
-    hero.layout, hero.ground = "cover", ground  # type: ignore[assignment]
+    hero.layout, hero.ground = "backcloth", ground  # type: ignore[assignment]
     hero.content["picture"] = {
         "source": "asset:photo", "alt": "A photograph", "overlay": {"opacity": opacity, "shape": shape},
     }  # fmt: skip

@@ -117,7 +117,10 @@ def test_a_site_may_refer_to_its_parts(folder: Path, site) -> None:  # type: ign
         ({"name": "X", "typefaces": {"heading": "comic"}}, "no typeface “comic”"),
         ({"colors": []}, "name"),
         ({"name": "X", "colours": []}, "colours"),
-        ({"name": "X", "colors": [{"name": "A", "value": "red"}, {"name": "A", "value": "blue"}]}, "Two colours"),
+        (
+            {"name": "X", "colors": [{"id": "a", "name": "A", "value": "red"}, {"id": "a", "name": "B", "value": "blue"}]},
+            "Two colours",
+        ),
         ({"name": "X", "marks": [{"id": "m", "name": "m", "svg": "<svg viewBox='0 0 9 9'><script/></svg>"}]}, "script"),
     ],
 )

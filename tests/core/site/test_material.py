@@ -124,7 +124,7 @@ def test_a_locked_section_stays_whole() -> None:
     mine["page:home"]["sections"][0]["locked"] = True
     made = replanned(base, mine, pages(plan(identity(does="We look down."))))
     assert made["page:home"]["sections"][0]["content"]["text"] == "We look up."
-    assert made["page:about"]["sections"][0]["content"]["text"] == "We look down."
+    assert made["page:home"]["description"] == "We look down."
 
 
 def test_a_page_that_is_no_longer_wanted_goes_unless_it_was_edited() -> None:

@@ -140,12 +140,12 @@ def test_text_is_escaped_everywhere(quillmoor: Identity) -> None:
 )
 def test_destinations_have_an_allow_list(to: str) -> None:
     with pytest.raises(ValueError, match="destination"):
-        Section(id="x", kind="hero", layout="plain", content={"primary": {"label": "Go", "to": to}})
+        Section(id="x", kind="hero", layout="words", content={"primary": {"label": "Go", "to": to}})
 
 
 def test_content_that_a_kind_does_not_have_is_refused() -> None:
     with pytest.raises(ValueError, match="no place for"):
-        Section(id="x", kind="hero", layout="plain", content={"video": "x"})
+        Section(id="x", kind="hero", layout="words", content={"video": "x"})
     with pytest.raises(ValueError, match="no layout"):
         Section(id="x", kind="hero", layout="spiral")
 

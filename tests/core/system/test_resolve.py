@@ -78,7 +78,7 @@ def test_black_and_white_only_where_no_step_passes(colors: list[tuple[int, int, 
 
 
 def test_demo_grounds_and_reasons(quillmoor: Identity) -> None:
-    """Expectations of design.md, sections 4 and 8."""
+    """What docs/architecture.md promises of the demo brand."""
     system = resolve(quillmoor)
     ground = {name: system.css(f"ground/{name}/background") for name in GROUNDS}
     assert ground["paper"] == "#f6f1e7" and ground["deep"] == "#1b2147"

@@ -23,7 +23,7 @@ const SKETCHES: Record<string, Piece[]> = {
     [3, 20, 9, 4, 'b'],
     [28, 0, 20, 30, 'p'],
   ],
-  'hero/poster': [
+  'hero/frieze': [
     [3, 4, 42, 6, 'h'],
     [0, 13, 45, 9, 'p'],
     [26, 24, 15, 3, 't'],
@@ -34,13 +34,13 @@ const SKETCHES: Record<string, Piece[]> = {
     [23, 13, 16, 4, 'h'],
     [23, 19, 12, 2, 't'],
   ],
-  'hero/cover': [
+  'hero/backcloth': [
     [0, 0, 48, 30, 'p'],
     [3, 14, 26, 4, 'h'],
     [3, 20, 16, 2, 't'],
     [3, 24, 9, 3, 'b'],
   ],
-  'hero/plain': [
+  'hero/words': [
     [3, 10, 22, 4, 'h'],
     [3, 16, 16, 4, 'h'],
     [32, 16, 13, 2, 't'],
@@ -58,7 +58,7 @@ const SKETCHES: Record<string, Piece[]> = {
     [20, 8, 16, 2, 't'],
     [20, 13, 25, 14, 'p'],
   ],
-  'picture_text/overlap': [
+  'picture_text/sill': [
     [8, 0, 40, 22, 'p'],
     [3, 13, 21, 15, 'c'],
     [6, 16, 12, 3, 'h'],

@@ -73,7 +73,7 @@ export function ReleaseStage() {
               </a>
             </dd>
             <dt>State</dt>
-            <dd>Public to everybody who reaches this machine; it does not expire.</dd>
+            <dd>Public to everybody who reaches this machine, until the next release takes its place.</dd>
           </dl>
         )}
         <Editable

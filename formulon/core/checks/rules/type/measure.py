@@ -23,7 +23,7 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
 @rule(
     id="type/measure",
     title="Lines are not too long to read",
-    standard=Ref("Bringhurst, The Elements of Typographic Style", "45 to 75 characters, from memory"),
+    standard=Ref("Bringhurst, The Elements of Typographic Style", "45 to 75 characters"),
     severity="note",
     looks_at=TextRun,
     applies_if=lambda run: run.step in RUNNING and any(one.lines > 2 for one in run.fits.values()),

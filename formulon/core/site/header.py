@@ -1,0 +1,125 @@
+"""The header measures itself: from which width of the viewport mark, navigation and action stand in one row, from which in two,
+and below which the pages are behind a menu that opens without a script. Worked out from the shaped widths of the names.
+"""
+
+from formulon.core.site.geometry import action_size, content_width, px
+from formulon.core.site.model import Site
+from formulon.core.site.phrases import phrases
+from formulon.core.system.lockup import size_of
+from formulon.core.system.model import System
+from formulon.core.type.fit import cased, fit
+from formulon.core.type.hyphens import hyphenated
+from formulon.core.type.lines import text_width
+
+NARROWEST, WIDEST, _EVERY = 320, 1920, 16  # px of viewport that are looked at
+NEVER = 99_999
+_LINES, _LEAST, _STEP = 2, 0.6, 0.05  # lines that a name may take on the narrowest phone, and how much smaller it may be
+_MENU_EM = 1.75  # the menu's icon and the space beside it
+_TWO_LINES = 0.6  # of its length: the room in which a name is sure to stand on two lines
+_SPARE = 4.0  # px
+
+
+def name_scale(site: Site, system: System) -> float:
+    """How large the brand's name is drawn, 0–1 of its step, so that it takes two lines at most on the narrowest phone."""
+    step, language, size = system.steps["h3"], site.identity.language, system.steps["h3"].size(NARROWEST)
+    room = content_width(system, NARROWEST) - _menu_width(site, system, NARROWEST) - px(system, "space/4", NARROWEST)
+    name = hyphenated(site.identity.name, language)
+    scale = 1.0
+    while scale > _LEAST:
+        found = fit(step.family, step.weight, name, size * scale, room, step.tracking, language, False)
+        if found.lines <= _LINES and found.widest <= room:
+            break
+        scale = round(scale - _STEP, 2)
+    return scale
+
+
+def rows(site: Site, system: System) -> dict[str, int]:
+    """The least viewport width in px from which there is room for the action beside the menu ("menu"), for all names in a row
+    of their own ("rows"), and for everything in one row ("row")."""
+    found = {"menu": NEVER, "rows": NEVER, "row": NEVER}
+    scale = name_scale(site, system)
+    for viewport in range(WIDEST, NARROWEST - 1, -_EVERY):
+        content, gap = content_width(system, viewport), px(system, "space/4", viewport)
+        mark, wraps = _mark_width(site, system, viewport, scale)
+        least = mark * _TWO_LINES if wraps else mark
+        action, links = _action_width(site, system, viewport), _links_width(site, system, viewport)
+        beside = action + gap if action else 0.0
+        fits = {
+            "menu": least + beside + _menu_width(site, system, viewport) + gap,
+            "rows": max(least + (2 if site.frame.header.layout == "masthead" else 1) * beside, links),
+            "row": mark + beside + (links + gap if links else 0.0),
+        }
+        for name, wide in fits.items():
+            above = viewport == WIDEST or found[name] == viewport + _EVERY
+            if above and wide + _SPARE <= content:
+                found[name] = viewport
+    if site.frame.header.layout == "masthead":
+        found["row"] = NEVER
+    return found
+
+
+def name_room(site: Site, system: System, viewport: int, at: dict[str, int]) -> float:
+    """Width in px that the brand's name has in the header at a viewport width; `at` as `rows` gives it."""
+    content, gap = content_width(system, viewport), px(system, "space/4", viewport)
+    action, menu = _action_width(site, system, viewport), _menu_width(site, system, viewport)
+    if viewport >= at["row"]:
+        return content
+    if viewport >= at["rows"]:
+        return content - (action + gap if action else 0.0)
+    if viewport >= at["menu"]:
+        return content - menu - gap - (action + gap if action else 0.0)
+    return content - menu - gap
+
+
+def header_css(template: str, site: Site, system: System) -> str:
+    """The rules of the header by width, out of its style sheet with the widths left open."""
+    for name, width in rows(site, system).items():
+        template = template.replace(f"{name.upper()}px", f"{width}px")
+    return template
+
+
+def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tuple[float, bool]:
+    """Width in px of what stands for the brand on one line, and whether it may take two."""
+    chosen = system.mark(site.frame.header.ground).mark
+    mark = next((one for one in site.identity.marks if one.id == chosen), None)
+    step = system.steps["h3"]
+    name = text_width(step.family, step.weight, site.identity.name, step.size(viewport) * scale, step.tracking)
+    if mark is None:
+        return name, True
+    width, height = size_of(mark)
+    high = px(system, "mark/header-height", viewport) * (1.35 if site.frame.header.layout == "masthead" else 1.0)
+    drawn = high * width / height
+    plate = system.mark(site.frame.header.ground).plate
+    room = high * float(system.tokens["mark/clear-space"].value) if "mark/clear-space" in system.tokens else 0.0
+    drawn += 2 * room if plate else 0.0
+    if site.choices.logo.name_beside and mark.kind == "symbol":
+        return drawn + room + name, False
+    return drawn, False
+
+
+def _links_width(site: Site, system: System, viewport: int) -> float:
+    step, gap = system.steps["label"], px(system, "space/4", viewport)
+    wide = [
+        text_width(
+            step.family, step.weight, cased(page.name, step.case, site.identity.language), step.size(viewport), step.tracking
+        )
+        for page in site.menu()
+    ]
+    return sum(wide) + gap * (len(wide) - 1) if wide else 0.0
+
+
+def _action_width(site: Site, system: System, viewport: int) -> float:
+    action = site.frame.header.content.get("action")
+    if not action or not action["label"]:
+        return 0.0
+    buttons = site.choices.buttons
+    return action_size(
+        system, "primary", action["label"], viewport, language=site.identity.language,
+        arrow=buttons.arrow != "none", small=buttons.small_in_header,
+    )[0]  # fmt: skip
+
+
+def _menu_width(site: Site, system: System, viewport: int) -> float:
+    step, word = system.steps["label"], phrases(site.identity.language).say("menu")
+    size = step.size(viewport)
+    return max(44.0, text_width(step.family, step.weight, cased(word, step.case), size, step.tracking) + _MENU_EM * size)

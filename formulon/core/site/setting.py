@@ -1,0 +1,64 @@
+"""How a text is set in its place: with soft hyphens where its language divides long words, and smaller where the longest word
+of a headline would not fit its box. Pages are drawn by this, and what is predicted of them rests on it.
+"""
+
+from functools import lru_cache
+
+from formulon.core.site.geometry import box_of, box_width
+from formulon.core.site.model import PLACEHOLDER, Section
+from formulon.core.system.model import Step, System
+from formulon.core.type.emphasis import encoded
+from formulon.core.type.fit import cased
+from formulon.core.type.hyphens import hyphenated
+from formulon.core.type.lines import widest_piece
+
+HEADINGS = ("display", "h1", "h2", "h3", "h4", "h5", "h6")
+BINDING = (320, 768, 1024, 1280)  # px of viewport; in each class of widths the first has the least room for its size of type
+_WHOLE = 0.6  # as much smaller a headline may be before its words are divided instead
+_DIVIDED = 0.75  # and as much smaller it is when they are, so that fewer of them are
+_LEAST = 0.4
+_STEP = 0.05
+
+
+def step_of(section: Section, slot: str) -> str:
+    """The step of a text slot ("heading", "items/0/title") in its section's layout."""
+    parts = slot.split("/")
+    found = section.catalogue.slots[parts[0]]
+    found = found.items[parts[2]] if len(parts) == 3 else found
+    return section.catalogue.layouts[section.layout].steps.get(slot, found.step)
+
+
+def set_in(system: System, section: Section, slot: str, text: str, language: str) -> tuple[str, float]:
+    """A text as it is set in its slot: with its soft hyphens, and how large it is drawn, 0–1 of its step."""
+    name = step_of(section, slot)
+    divided = hyphenated(text, language)
+    if name not in HEADINGS:
+        return divided, 1.0
+    step = system.steps[name]
+    rooms = tuple(round(box_width(system, box_of(section, slot, at), at, step.size(at)) / step.size(at), 4) for at in BINDING)
+    return _fitted(step.family, step.weight, step.tracking, step.case, text, divided, min(rooms), language)
+
+
+@lru_cache(maxsize=16384)
+def _fitted(
+    family: str, weight: int, tracking: float, case: str, text: str, divided: str, room: float, language: str
+) -> tuple[str, float]:
+    """What of both is set, and how large; `room` is in em of the full size."""
+    whole = room / _widest(family, weight, tracking, case, text, language)
+    if whole >= _WHOLE or divided == text:
+        return text, _stepped(whole)
+    return divided, min(_DIVIDED, _stepped(room / _widest(family, weight, tracking, case, divided, language)))
+
+
+def _widest(family: str, weight: int, tracking: float, case: str, text: str, language: str) -> float:
+    drawn = encoded(cased(PLACEHOLDER.sub(r"[\1]", text), case, language))
+    return max((widest_piece(family, weight, part, 1.0, tracking, language) for part in drawn.split("\n")), default=0.0) or 1e-6
+
+
+def _stepped(share: float) -> float:
+    return 1.0 if share >= 1 else max(_LEAST, round(int(share / _STEP + 1e-9) * _STEP, 2))
+
+
+def sized(step: Step, scale: float, widths: tuple[int, ...]) -> dict[int, float]:
+    """The size in px of a text at viewport widths."""
+    return {width: step.size(width) * scale for width in widths}
