@@ -101,11 +101,14 @@ DATA_UPLOAD_MAX_MEMORY_SIZE = 4_000_000
 FILE_UPLOAD_MAX_MEMORY_SIZE = 4_000_000
 DATA_UPLOAD_MAX_NUMBER_FILES = 300  # a folder is dropped whole; services/sources.py has the same limit
 
+# Bytes that a workspace may keep: files, pictures, fonts and releases.
+WORKSPACE_QUOTA = int(_setting("WORKSPACE_QUOTA", "4000000000"))
+
 REST_FRAMEWORK = {
     "DEFAULT_AUTHENTICATION_CLASSES": ["formulon.studio.api.access.SignedIn"],
     "DEFAULT_PERMISSION_CLASSES": ["rest_framework.permissions.IsAuthenticated"],
     "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
-    "DEFAULT_PARSER_CLASSES": ["rest_framework.parsers.JSONParser"],
+    "DEFAULT_PARSER_CLASSES": ["formulon.studio.api.parsing.BoundedJSONParser"],
     "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
     "EXCEPTION_HANDLER": "formulon.studio.api.problems.handle",
     "DEFAULT_THROTTLE_RATES": {"sign-in": "20/min"},

@@ -10,3 +10,7 @@ urlpatterns = [
     path("admin/", admin.site.urls),
     re_path(r"^(?!api/|admin/|static/).*$", interface),
 ]
+
+handler400 = "formulon.studio.api.problems.bad_request"
+handler404 = "formulon.studio.api.problems.not_found"
+handler500 = "formulon.studio.api.problems.server_error"

@@ -38,3 +38,17 @@ class Stopped(StudioError):
 class UploadRefused(StudioError):
     code = "upload-refused"
     status = 422
+
+
+class Unopenable(StudioError):
+    """A change with which the brand could not be opened any more."""
+
+    code = "unopenable"
+    status = 422
+
+
+class NotYours(StudioError):
+    """Undo or redo of what somebody else has done, or that is no longer the newest."""
+
+    code = "not-yours"
+    status = 409

@@ -4,6 +4,7 @@ import uuid
 
 from django.conf import settings
 from django.db import models
+from django.utils import timezone
 
 
 class Workspace(models.Model):
@@ -111,6 +112,8 @@ class StoredFile(models.Model):
     workspace = models.ForeignKey(Workspace, on_delete=models.CASCADE, related_name="files")
     sha256 = models.CharField(max_length=64)
     data = models.BinaryField()
+    size = models.PositiveIntegerField(default=0, help_text="Bytes.")
+    touched = models.DateTimeField(default=timezone.now, help_text="When it was kept last; what is fresh is not swept.")
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["workspace", "sha256"], name="one_stored_file")]
@@ -170,6 +173,8 @@ class Blob(models.Model):
 
     sha256 = models.CharField(primary_key=True, max_length=64)
     data = models.BinaryField()
+    size = models.PositiveIntegerField(default=0, help_text="Bytes.")
+    made = models.DateTimeField(default=timezone.now)
 
     def __str__(self) -> str:
         return self.sha256[:12]

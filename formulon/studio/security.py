@@ -4,6 +4,8 @@ from collections.abc import Callable
 
 from django.http import HttpRequest, HttpResponse
 
+from formulon.studio.api.problems import plain
+
 # Styles in attributes carry the colours that are shown; previews are srcdoc frames, which inherit this policy.
 _POLICY = (
     "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; "
@@ -18,6 +20,8 @@ class HeadersMiddleware:
         self.get_response = get_response
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
+        if "\0" in request.path or "%00" in request.META.get("QUERY_STRING", ""):
+            return plain(400, "bad-request", "The address holds a zero character.")
         response = self.get_response(request)
         response.headers.setdefault("Content-Security-Policy", _POLICY)
         response.headers.setdefault("Permissions-Policy", "camera=(), geolocation=(), microphone=()")

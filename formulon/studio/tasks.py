@@ -3,7 +3,7 @@
 from procrastinate import JobContext
 from procrastinate.contrib.django import app
 
-from formulon.studio.services import sources
+from formulon.studio.services import sources, sweeping
 
 
 @app.task(name="read_intake", queue="reading")
@@ -18,3 +18,16 @@ async def retry_stalled(context: JobContext, timestamp: int) -> None:
     """Hands the jobs of a worker that has died to another."""
     for job in await context.app.job_manager.get_stalled_jobs():
         await context.app.job_manager.retry_job(job)
+
+
+@app.periodic(cron="17 * * * *")
+@app.task(name="sweep_hourly", queue="reading", queueing_lock="sweep_hourly")
+def sweep_hourly(timestamp: int) -> None:
+    """Gives back the space of files to which nothing refers any more."""
+    sweeping.sweep()
+
+
+@app.task(name="sweep", queue="reading")
+def sweep() -> None:
+    """The same after a brand was taken away."""
+    sweeping.sweep()

@@ -66,7 +66,7 @@ def test_a_mark_is_rebuilt_shown_and_undone(brand: Brand, anna: Api) -> None:
     assert answer.status_code == 200, answer.content
     marks = answer.json()["workbench"]["identity"]["body"]["marks"]
     assert marks[-1]["id"] == "osier-reed" and "#F6F1E7" in marks[-1]["svg"]
-    assert len(anna.post(f"brands/{brand.pk}/undo").json()["identity"]["body"]["marks"]) == len(marks) - 1
+    assert len(anna.undo(brand).json()["identity"]["body"]["marks"]) == len(marks) - 1
 
 
 @pytest.mark.parametrize(

@@ -33,7 +33,7 @@ def test_an_effect_is_told_before_and_after_and_stores_nothing_before(brand: Bra
     assert anna.change(brand, "choices", revision, *patch, label="Lamp leads").status_code == 200
     after = anna.get(f"brands/{brand.pk}/effect").json()
     assert after["label"] == "Lamp leads" and after["effect"] == before
-    anna.post(f"brands/{brand.pk}/undo")
+    anna.undo(brand)
     assert anna.get(f"brands/{brand.pk}/effect").json()["effect"] is None
 
 

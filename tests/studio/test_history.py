@@ -19,7 +19,10 @@ def test_a_change_is_one_entry_and_raises_one_revision(brand: Brand, anna: Api) 
     assert answer.status_code == 200
     state = answer.json()
     assert state["choices"]["body"]["radius"] == 14 and state["choices"]["revision"] == 2
-    assert state["identity"]["revision"] == 1 and state["history"] == {"undo": "Rounder", "redo": None}
+    assert state["identity"]["revision"] == 1 and state["history"]["redo"] is None
+    assert {key: state["history"]["undo"][key] for key in ("label", "author", "own")} == {
+        "label": "Rounder", "author": "Anna", "own": True,
+    }  # fmt: skip
     assert Entry.objects.count() == 1
 
 
@@ -28,23 +31,23 @@ def test_undo_and_redo_are_exact_and_survive(brand: Brand, anna: Api) -> None:
     anna.change(brand, "choices", 1, REPLACE)
     anna.change(brand, "page:home", 1, {"op": "replace", "path": "/sections/0/content/heading", "value": "Look up"})
     after = bodies(brand)
-    anna.post(f"brands/{brand.pk}/undo")
-    anna.post(f"brands/{brand.pk}/undo")
+    anna.undo(brand)
+    anna.undo(brand)
     assert bodies(brand) == before
-    assert anna.post(f"brands/{brand.pk}/undo").json()["code"] == "nothing-to-undo"
-    anna.post(f"brands/{brand.pk}/redo")
-    state = anna.post(f"brands/{brand.pk}/redo").json()
+    assert anna.undo(brand).json()["code"] == "nothing-to-undo"
+    anna.redo(brand)
+    state = anna.redo(brand).json()
     assert bodies(brand) == after
     assert state["choices"]["revision"] == 4  # revisions only rise
-    assert anna.post(f"brands/{brand.pk}/redo").status_code == 409
+    assert anna.redo(brand).status_code == 409
 
 
 def test_a_new_change_ends_redo(brand: Brand, anna: Api) -> None:
     anna.change(brand, "choices", 1, REPLACE)
-    anna.post(f"brands/{brand.pk}/undo")
+    anna.undo(brand)
     state = anna.change(brand, "choices", 3, {"op": "replace", "path": "/radius", "value": 2}).json()
     assert state["history"]["redo"] is None
-    assert anna.post(f"brands/{brand.pk}/redo").status_code == 409
+    assert anna.redo(brand).status_code == 409
 
 
 def test_two_people_on_one_document(brand: Brand, anna: Api, ben: Api) -> None:
@@ -59,7 +62,7 @@ def test_two_people_on_one_document(brand: Brand, anna: Api, ben: Api) -> None:
     assert problem["documents"]["page:home"]["revision"] == 2
     # Nothing is lost: on the newest revision it goes through, and Anna's can be had back by undo.
     assert ben.change(brand, "page:home", 2, {"op": "replace", "path": "/title", "value": "Ben’s"}).status_code == 200
-    ben.post(f"brands/{brand.pk}/undo")
+    ben.undo(brand)
     assert bodies(brand)["page:home"]["title"] == "Anna’s"
 
 
@@ -111,7 +114,7 @@ def test_pages_follow_the_brief_until_they_are_edited(brand: Brand, anna: Api) -
     state = anna.change(brand, "identity", 1, rename).json()
     assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Look up more."
     assert state["edited"] is False and Entry.objects.count() == 1
-    state = anna.post(f"brands/{brand.pk}/undo").json()
+    state = anna.undo(brand).json()
     assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "The dark is worth the drive."
     assert state["edited"] is False
     revision = state["pages"][0]["revision"]
@@ -128,7 +131,7 @@ def test_pages_follow_the_brief_until_they_are_edited(brand: Brand, anna: Api) -
     # What was edited stays; what nobody touched follows.
     assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Mine"
     assert state["frame"]["body"]["footer"]["content"]["text"] == "Look up more."
-    state = anna.post(f"brands/{brand.pk}/undo").json()
+    state = anna.undo(brand).json()
     assert state["frame"]["body"]["footer"]["content"]["text"] == "The dark is worth the drive."
     assert anna.get(f"brands/{brand.pk}/plan").json()["differences"] == shown
 

@@ -129,8 +129,8 @@ def test_a_decision_is_one_entry_and_undone(fresh: Brand, anna: Api) -> None:
     facts = anna.get(f"brands/{fresh.pk}/sources").json()["facts"]
     state = act(anna, fresh, *({"fact": fact["id"], "action": "accept"} for fact in facts)).json()
     assert [c["name"] for c in state["identity"]["body"]["colors"]] == ["Night", "Lamp"]
-    assert Entry.objects.count() == 1 and state["history"]["undo"] == "2 facts taken over"
-    state = anna.post(f"brands/{fresh.pk}/undo").json()
+    assert Entry.objects.count() == 1 and state["history"]["undo"]["label"] == "2 facts taken over"
+    state = anna.undo(fresh).json()
     assert state["identity"]["body"]["colors"] == []
     assert {fact["state"] for fact in anna.get(f"brands/{fresh.pk}/sources").json()["facts"]} == {"open"}
 
@@ -196,7 +196,7 @@ def test_a_question_is_left_open_and_undone(fresh: Brand, anna: Api) -> None:
     first = state["questions"][0]["id"]
     anna.post(f"brands/{fresh.pk}/questions", {"decisions": state["revision"], "question": first, "left": True})
     assert first not in {one["id"] for one in anna.get(f"brands/{fresh.pk}/sources").json()["questions"]}
-    anna.post(f"brands/{fresh.pk}/undo")
+    anna.undo(fresh)
     assert anna.get(f"brands/{fresh.pk}/sources").json()["questions"][0]["id"] == first
 
 
@@ -206,5 +206,5 @@ def test_a_wanted_page_comes_and_goes_with_undo_and_redo(fresh: Brand, anna: Api
     assert [page["body"]["id"] for page in state["pages"]] == ["home", "about", "offer", "visit", "contact"]
     assert state["edited"] is False
     for way, count in (("undo", 4), ("redo", 5), ("undo", 4), ("redo", 5)):
-        state = anna.post(f"brands/{fresh.pk}/{way}").json()
+        state = anna.step(fresh, way).json()
         assert len(state["pages"]) == count and state["edited"] is False

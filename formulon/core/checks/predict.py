@@ -38,7 +38,7 @@ from formulon.core.type.lines import text_width
 from formulon.core.type.shaping import missing
 
 HEADER, FOOTER = "header", "footer"
-_HOME_HEIGHT = 44.0  # least height in px of the link that the header's mark is, by the style sheet
+_HOME = 44.0  # least width and height in px of the link that the header's mark is, by the style sheet
 _STATES = ("rest", "hover", "pressed")
 
 
@@ -83,11 +83,11 @@ class _Prediction:
         if mark:
             width, height = size_of(mark)
             heights = {viewport: px(self.system, "mark/header-height", viewport) for viewport in WIDTHS}
-            sizes = {viewport: (high * width / height, max(_HOME_HEIGHT, high)) for viewport, high in heights.items()}
+            sizes = {viewport: (max(_HOME, high * width / height), max(_HOME, high)) for viewport, high in heights.items()}
         else:
             step = self.system.steps["h3"]
             wide = text_width(step.family, step.weight, self.site.identity.name, step.small, step.tracking)
-            sizes = dict.fromkeys(WIDTHS, (wide, _HOME_HEIGHT))
+            sizes = dict.fromkeys(WIDTHS, (max(_HOME, wide), _HOME))
         place = Place(page.id, section.id, "mark")
         yield Target(place, self.site.identity.name, "mark", sizes, 0, 0)
         yield from self.name(page, section)
@@ -132,7 +132,7 @@ class _Prediction:
             text = cased(name, step.case, self.language)
             wide = text_width(step.family, step.weight, text, size, step.tracking) if found.lines < 2 else found.box
             high = max(self.least, size * (max(1, found.lines) * step.line_height + 2 * self.link_padding))
-            self.links_known[key] = wide, high
+            self.links_known[key] = max(self.least, wide), high
         return self.links_known[key]
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:

@@ -3,6 +3,7 @@
 A site is cut into documents that are revised apart: "identity", "choices", "frame" and "page:<id>" for each page.
 """
 
+import copy
 import json
 from collections.abc import Iterable
 from typing import Any
@@ -36,17 +37,39 @@ def model_of(document: str) -> type[Model]:
         raise ChangeError(f"There is no document “{document}”.") from None
 
 
+MOST_OPERATIONS = 400
+MOST_BYTES = 4_000_000  # of a document, as JSON: a mark of a megabyte fits, what copies itself over and over does not
+
+
 def patched(document: str, body: dict[str, Any], patch: list[dict[str, Any]]) -> dict[str, Any]:
-    """The body after a patch, checked and in its full form. Raises ChangeError with what does not fit."""
-    if "\\u0000" in json.dumps(patch):
-        raise ChangeError("The text holds a zero character, which cannot be kept. Paste it again as plain text.")
+    """The body after a patch, checked and in its full form. Raises ChangeError with what does not fit: more than
+    MOST_OPERATIONS, a document that grows over MOST_BYTES on the way, or a page that would get another id."""
+    if len(patch) > MOST_OPERATIONS:
+        raise ChangeError(f"A change has {MOST_OPERATIONS} operations at most; this one has {len(patch)}. Make it in parts.")
     if document == "choices" or document.startswith("page:"):
         body = checked(document, body)  # so that a patch finds what an older document does not have yet
     try:
-        changed = jsonpatch.apply_patch(body, patch)
+        changed = _applied(document, body, patch)
     except (jsonpatch.JsonPatchException, jsonpointer.JsonPointerException, TypeError, ValueError, KeyError) as error:
         raise ChangeError(f"The change does not fit the document “{document}” as it is now: {error}") from error
-    return checked(document, changed)
+    made = checked(document, changed)
+    if document.startswith("page:") and made["id"] != document.removeprefix("page:"):
+        raise ChangeError("A page keeps its id, since links lead to it. Give the page another name instead.")
+    return made
+
+
+def _applied(document: str, body: dict[str, Any], patch: list[dict[str, Any]]) -> Any:
+    """The body after the operations, one after the other; what is copied counts before it is."""
+    size, body = len(json.dumps(body)), copy.deepcopy(body)
+    for operation in patch:
+        if isinstance(operation, dict) and operation.get("op") == "copy":
+            size += len(json.dumps(jsonpointer.resolve_pointer(body, str(operation.get("from", "")))))
+        elif isinstance(operation, dict):
+            size += len(json.dumps(operation.get("value")))
+        if size > MOST_BYTES:
+            raise ChangeError(f"The document “{document}” would grow over {MOST_BYTES // 1_000_000} MB. Make it smaller.")
+        body = jsonpatch.JsonPatch([operation]).apply(body, in_place=True)
+    return body
 
 
 def checked(document: str, body: Any) -> dict[str, Any]:

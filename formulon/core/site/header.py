@@ -98,10 +98,17 @@ def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tupl
 
 
 def _links_width(site: Site, system: System, viewport: int) -> float:
-    step, gap = system.steps["label"], px(system, "space/4", viewport)
+    step, gap, least = system.steps["label"], px(system, "space/4", viewport), px(system, "button/least", viewport)
     wide = [
-        text_width(
-            step.family, step.weight, cased(page.name, step.case, site.identity.language), step.size(viewport), step.tracking
+        max(
+            least,
+            text_width(
+                step.family,
+                step.weight,
+                cased(page.name, step.case, site.identity.language),
+                step.size(viewport),
+                step.tracking,
+            ),
         )
         for page in site.menu()
     ]

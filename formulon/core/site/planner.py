@@ -9,18 +9,20 @@ import re
 from collections.abc import Iterable
 from typing import Any
 
-from formulon.core.site.catalogue import CATALOGUE, Box
-from formulon.core.site.geometry import box_width
+from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.geometry import box_of, box_width
 from formulon.core.site.mail import mail_to
 from formulon.core.site.material import NEAR, Material, chosen_pictures, nearness, page_id, words_of
-from formulon.core.site.model import Asset, Frame, Page, Section, Site, placeholder
+from formulon.core.site.model import PLACEHOLDER, Asset, Frame, Page, Section, Site, placeholder
 from formulon.core.site.phrases import phrases, usual_page
 from formulon.core.site.pictures import KINDS
+from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.telephone import dialled
 from formulon.core.site.writer import BriefWriter, Writer, first_clause, shorten
 from formulon.core.system.choices import Choices, GroundName
 from formulon.core.system.identity import ClientText, Identity, free_id
 from formulon.core.system.resolve import resolve
+from formulon.core.type.emphasis import encoded
 from formulon.core.type.fit import cased, fit
 
 
@@ -42,6 +44,7 @@ _NARROW_CARD = 16  # characters of a word that fit the narrowest card
 _USUAL = ("home", "about", "offer", "contact")
 _MOST_LINES = 3  # of a headline on a phone (common practice); rules/type/headline_lines.py stops more
 _PHONE = 360
+_SHORTEST = 12  # characters of a headline
 _NAME, _TITLE = 60, 160  # characters, as Page has them
 
 
@@ -79,27 +82,29 @@ class _Plan:
         """What a usual page is called: as the brief has it, else as the language does."""
         return self.called.get(page) or self.say(page)
 
-    def short(self, candidates: Iterable[str], kind: str = "picture_text", slot: str = "heading", step: str = "") -> str:
+    def short(self, candidates: Iterable[str], kind: str = "picture_text", layout: str = "offset") -> str:
         """The first of some headlines that takes no more than three lines on a phone; the last, cut, where none does."""
-        found = CATALOGUE[kind].slots[slot]
-        set_in = self.system.steps[step or found.step]
-        size, language = set_in.size(_PHONE), self.identity.language
-        room = box_width(self.system, Box(), _PHONE, size)
+        section = Section.model_construct(id="short", kind=kind, layout=layout, content={})
         last = ""
         for text in filter(None, candidates):
-            last = shorten(text, found.most)
-            shown = cased(last, set_in.case, language)
-            lines = fit(set_in.family, set_in.weight, shown, size, room, set_in.tracking, language, True).lines
-            if lines <= _MOST_LINES:
+            last = shorten(text, CATALOGUE[kind].slots["heading"].most)
+            if self._lines(section, last) <= _MOST_LINES:
                 return last
-        words = last.split()
-        while len(words) > 1:
+        words, cut = last.split(), last
+        while len(words) > 1 and self._lines(section, cut) > _MOST_LINES:
             words.pop()
             cut = " ".join(words).rstrip(" ,;:–-") + "…"
-            shown = cased(cut, set_in.case, language)
-            if fit(set_in.family, set_in.weight, shown, size, room, set_in.tracking, language, True).lines <= _MOST_LINES:
-                return cut
-        return last
+        while len(cut) > _SHORTEST and self._lines(section, cut) > _MOST_LINES:  # one word that is as long as a sentence
+            cut = cut[: -1 - len(cut) // 8].rstrip("…") + "…"
+        return cut
+
+    def _lines(self, section: Section, text: str) -> int:
+        step, language = self.system.steps[step_of(section, "heading")], self.identity.language
+        put, scale = set_in(self.system, section, "heading", text, language)
+        size = step.size(_PHONE) * scale
+        room = box_width(self.system, box_of(section, "heading", _PHONE), _PHONE, size)
+        drawn = encoded(cased(PLACEHOLDER.sub(r"[\1]", put), step.case, language))
+        return fit(step.family, step.weight, drawn, size, room, step.tracking, language, True).lines
 
     def title(self, name: str) -> str:
         return shorten(f"{name} – {self.identity.name}", _TITLE)
@@ -148,9 +153,7 @@ class _Plan:
     def home(self) -> Page:
         identity = self.identity
         headline = self.writer.headline(identity)
-        shown = self.short(
-            (headline, first_clause(headline), first_clause(identity.does), identity.name), "hero", step="display"
-        )
+        shown = self.short((headline, first_clause(headline), first_clause(identity.does), identity.name), "hero", "horizon")
         introduction = shorten(self.writer.introduction(identity), 600)
         hero = {
             "heading": shown,
@@ -208,7 +211,7 @@ class _Plan:
         offer = next((one for one in self.identity.offers if nearness(one.name, name) > NEAR), None)
         text = found.text if found else offer.text if offer else ""
         first, _, rest = text.partition("\n")
-        heading = self.short((found.heading if found else "", name), "hero", step="h1")
+        heading = self.short((found.heading if found else "", name), "hero", "words")
         hero = {"heading": heading, "text": shorten(first, 400) or placeholder(f"What visitors should know about: {name}")}
         sections = [self.section("hero", "words", "tint", hero)]
         story = rest or (text if len(text) > 400 else "")
@@ -246,7 +249,7 @@ class _Plan:
         identity, hours = self.identity, self.identity.contact.hours.rstrip(".")
         sentence = self.say("open", hours=hours) if hours else ""
         inviting = self.say("come_and_see", place=identity.place) if identity.place else ""
-        heading = self.short((inviting, self.say("talk_to_us"), self.name_of("contact")), "call_to_action", step="h1")
+        heading = self.short((inviting, self.say("talk_to_us"), self.name_of("contact")), "call_to_action", layout)
         content = {
             "heading": heading,
             "text": sentence or hours,
@@ -260,7 +263,7 @@ class _Plan:
         identity = self.identity
         own = self.material.take("about us", "our story", "history", "who we are", self.name_of("about"))
         named = self.say("about_name", name=identity.name)
-        heading = self.short((named, self.name_of("about")), "hero", step="h1")
+        heading = self.short((named, self.name_of("about")), "hero", "words")
         first, rest = self._beginning(own)
         hero = {"heading": heading, "text": first, "primary": self.action(self.name_of("offer"), "offer")}
         sections = [self.section("hero", "words", "tint", hero)]
@@ -310,7 +313,7 @@ class _Plan:
         joined = self.say("and") or ", "
         listed = ", ".join(names[:-1]) + (joined if len(names) > 1 else "") + names[-1] if names else ""
         hero = {
-            "heading": self.short((self.name_of("offer"),), "hero", step="h1"),
+            "heading": self.short((self.name_of("offer"),), "hero", "words"),
             "text": shorten(f"{listed.rstrip('.')}.", 600) if listed else placeholder("Your offers, by name"),
         }
         content = self.offers(12, pictures=False)
@@ -347,7 +350,7 @@ class _Plan:
         # A long address does not fit a narrow card without being broken.
         longest = max((len(word) for item in items for word in re.split(r"[\s@]", str(item["text"]))), default=0)
         layout = "ledger" if longest > _NARROW_CARD else "terrace"
-        heading = self.short((self.say("get_in_touch"), self.name_of("contact")), "hero", step="h1")
+        heading = self.short((self.say("get_in_touch"), self.name_of("contact")), "hero", "words")
         hero = {"heading": heading, "text": shorten(f"{identity.name}, {where}." if where else identity.name, 600)}
         reach = self.say("how_to_reach")
         said = self.say("contact_description", name=identity.name, facts=facts) or f"{identity.name}: {facts}."

@@ -18,6 +18,9 @@ _NOT_AFTER_QUESTION = frozenset("!\"'),./:;?]}")
 _LONG = re.compile(r"\S{16,}")  # from so many characters on a word with slashes may be wider than a phone
 _AFTER_AT = re.compile(r"(?<=\w@)(?=\w)")
 _IN_ADDRESS = re.compile(r"(?<=\w[@./_=&])(?=\w)|(?<=://)(?=\w)")
+_NO_LETTERS = re.compile(r"(?:[\d_]|[^\w\s\u00ad]){15,}")
+_IN_LONG_ADDRESS = re.compile(r"\w{20,}")
+_PIECE = 6
 _AFTER_SLASH = re.compile(r"(?<=\w/)(?=\w)")
 _SPACES = frozenset(" \t\n\r\f")
 
@@ -34,21 +37,22 @@ def _between(before: str, first: str, second: str) -> bool:
 
 
 def own_places(text: str) -> list[int]:
-    """Where pages write <wbr>: after the @ of an address; in long addresses after full stops, slashes and the like, too; and
-    after the slashes of long words."""
-    if not ("@" in text or "/" in text or "." in text):
-        return []
+    """Where pages write <wbr>: after the @ of an address; in long addresses after full stops, slashes and the like, too; after
+    the slashes of long words; and every six characters in long numbers, rows of signs and names within addresses, in which no
+    hyphen may stand. What is left of long words has soft hyphens; see hyphens.py."""
     made = {found.start() for found in _AFTER_AT.finditer(text)}
     for long in _LONG.finditer(text):
         address = "@" in long[0] or "://" in long[0] or long[0].startswith("www.")
         pattern = _IN_ADDRESS if address else _AFTER_SLASH
         made |= {long.start() + found.start() for found in pattern.finditer(long[0])}
+        for run in _IN_LONG_ADDRESS.finditer(long[0]) if address else _NO_LETTERS.finditer(long[0]):
+            made |= set(range(long.start() + run.start() + _PIECE, long.start() + run.end(), _PIECE))
     return sorted(made)
 
 
 def between_words(text: str, mark: str) -> str:
     """The text with a mark at each of its own_places."""
-    ends = own_places(text)
+    ends = own_places(text) if len(text) > 3 else []
     return mark.join(text[start:end] for start, end in zip([0, *ends], [*ends, len(text)], strict=True)) if ends else text
 
 
@@ -57,7 +61,7 @@ def opportunities(text: str, language: str = "en") -> tuple[int, ...]:
     """The places, as numbers of characters before them, at which a line of a collapsed text may be broken: between words; by
     the table and ICU within them; and at own_places."""
     by_icu = _by_icu(text, language) if not text.isascii() else frozenset()
-    made = own_places(text)
+    made = own_places(text) if len(text) > 3 else []
     for index in range(1, len(text)):
         first, second = text[index - 1], text[index]
         if second in _SPACES:

@@ -11,7 +11,7 @@ import pyphen
 from formulon.core.type.breaks import SOFT_HYPHEN
 
 LEAST = 12  # letters of a word from which it may be divided in running text (common practice)
-_STRETCH, _PIECE = 15, 10  # letters in a row that no dictionary divides, and the pieces that they are divided into all the same
+_STRETCH, _PIECE = 12, 6  # letters in a row that no dictionary divides, and the pieces that they are divided into all the same
 _BEGIN, _END = 3, 3  # letters that stay together at the ends of a word
 _ADDRESS = re.compile(r"\S*(?:@|://|www\.|\w\.\w)\S*")
 
@@ -41,8 +41,6 @@ def _word(word: str, language: str) -> str:
     pieces = dictionary.inserted(word, SOFT_HYPHEN).split(SOFT_HYPHEN) if dictionary else [word]
     made: list[str] = []
     for piece in pieces:
-        while len(piece) >= _STRETCH:
-            made.append(piece[:_PIECE])
-            piece = piece[_PIECE:]
-        made.append(piece)
+        long = _PIECE if len(piece) >= _STRETCH else len(piece)
+        made += [piece[start : start + long] for start in range(0, len(piece), long)]
     return SOFT_HYPHEN.join(made)

@@ -2,9 +2,11 @@
 
 from django.conf import settings
 from django.http import HttpRequest
+from django.http.response import HttpResponseBase
 
 from formulon.core.checks.rule import Rule
 from formulon.core.color.vision import MATRICES
+from formulon.core.errors import FormulonError
 from formulon.core.formats.identity_files import FORMS
 from formulon.core.formats.system_files import FORMS as SYSTEM_FORMS
 from formulon.core.identity.brief import AXES, described, missing, open_questions
@@ -21,10 +23,11 @@ from formulon.core.system.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
 from formulon.core.type.library import families
 from formulon.studio.api import shapes
-from formulon.studio.models import Brand, Intake, Release, SourceFile
+from formulon.studio.api.problems import problem
+from formulon.studio.models import Brand, Entry, Intake, Release, SourceFile
 from formulon.studio.services import history, sources
 from formulon.studio.services.sites import assets_of, blob_of, bodies_of, identity_of, pages_of, preview_key, shown, site_of
-from formulon.studio.services.workbench import differing, resolved
+from formulon.studio.services.workbench import differing, resolved, summary_of
 
 _CARD = (251, 251, 250)  # the card's ground in web/src/styles
 
@@ -41,8 +44,8 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     brand.refresh_from_db()
     bodies, revisions = bodies_of(brand)
     site = site_of(bodies, assets_of(brand))
-    summary = resolved(site, blob_of(brand))
-    back, forth = history.labels(brand)
+    summary = summary_of(bodies, site, blob_of(brand))
+    back, forth = history.steps(brand)
     # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
     releases = list(brand.releases.select_related("author").defer("snapshot"))
     newest = brand.releases.values_list("snapshot", flat=True).first()
@@ -66,13 +69,29 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         pages=pages,
         edited=pages_of(bodies) != brand.planned,
         changed_since_release=newest != shown(bodies),
-        history=shapes.History(undo=back, redo=forth),
+        history=shapes.History(undo=step_of(back, request.user), redo=step_of(forth, request.user)),
         pictures=[
             shapes.PictureCard(id=asset.id, name=asset.name, address=_picture_address(brand, asset)) for asset in site.assets
         ],
         system=shapes.Resolved.model_validate(_jsonable(summary)),
         releases=[release_card(release, index == 0) for index, release in enumerate(releases)],
     )
+
+
+def step_of(entry: Entry | None, person: object) -> shapes.HistoryStep | None:
+    """What undo or redo would take next, for a person."""
+    if entry is None:
+        return None
+    own = entry.author is None or entry.author == person
+    return shapes.HistoryStep(entry=entry.pk, label=entry.label, author=history.name_of(entry.author), own=own)
+
+
+def unopened(request: HttpRequest, brand: Brand, error: Exception) -> HttpResponseBase:
+    """Why a brand cannot be drawn, and the newest change, which can be taken back all the same."""
+    why = str(error) if isinstance(error, FormulonError) else type(error).__name__
+    undo = step_of(history.steps(brand)[0], request.user)
+    told = f"This brand cannot be drawn as it is: {why}" + ("." if not why.endswith(".") else "")
+    return problem(409, "unopenable", told, undo=undo.model_dump() if undo else None)
 
 
 def _picture_address(brand: Brand, asset: Asset) -> str:
@@ -108,11 +127,10 @@ def draft(brand: Brand, choices: Choices) -> shapes.Resolved:
 
 
 def release_card(release: Release, live: bool) -> shapes.ReleaseCard:
-    author = release.author
     return shapes.ReleaseCard(
         number=release.number,
         created=release.created,
-        author=(author.get_full_name() or author.get_username()) if author else "",
+        author=history.name_of(release.author),
         files=len(release.files),
         passed=release.counts.get("pass", 0),
         live=live,

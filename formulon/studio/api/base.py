@@ -1,5 +1,6 @@
 """What all views of the API share."""
 
+import logging
 from typing import Any
 
 from django.http import HttpResponse
@@ -12,6 +13,8 @@ from formulon.studio.api import answers
 from formulon.studio.api.access import user_of
 from formulon.studio.models import Brand
 from formulon.studio.services import sites
+
+log = logging.getLogger(__name__)
 
 
 def answer(shape: BaseModel, status: int = 200) -> HttpResponse:
@@ -31,5 +34,10 @@ class View(APIView):
     """Common helpers."""
 
     def bench(self, request: Request, brand: Brand) -> HttpResponseBase:
+        """The whole workbench; or, where the brand cannot be drawn as it is, why, and what can be taken back."""
         role = sites.role_of(user_of(request), brand)
-        return answer(answers.workbench(request._request, brand, role))
+        try:
+            return answer(answers.workbench(request._request, brand, role))
+        except Exception as error:
+            log.exception("The brand %s cannot be opened", brand.pk)
+            return answers.unopened(request._request, brand, error)

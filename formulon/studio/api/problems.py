@@ -1,9 +1,10 @@
 """Errors as `application/problem+json` (RFC 9457)."""
 
+import json
 from typing import Any
 
-from django.core.exceptions import PermissionDenied
-from django.http import Http404
+from django.core.exceptions import BadRequest, PermissionDenied, RequestDataTooBig, SuspiciousOperation
+from django.http import Http404, HttpRequest, HttpResponse
 from django.http.response import HttpResponseBase
 from pydantic import ValidationError
 from rest_framework.exceptions import APIException
@@ -34,6 +35,10 @@ def handle(error: Exception, context: dict[str, Any]) -> HttpResponseBase | None
         return problem(404, "not-found", "There is nothing here, or it is not yours to see.")
     if isinstance(error, PermissionDenied):
         return problem(403, "forbidden", "Your role in this workspace does not allow that.")
+    if isinstance(error, RequestDataTooBig):
+        return problem(413, "too-large", "The request is larger than this address takes. Send less at once.")
+    if isinstance(error, BadRequest | SuspiciousOperation):
+        return problem(400, "bad-request", "The request cannot be read.")
     if isinstance(error, APIException):
         response = exception_handler(error, context)
         code = str(error.get_codes()) if isinstance(error.get_codes(), str) else "invalid"
@@ -43,6 +48,33 @@ def handle(error: Exception, context: dict[str, Any]) -> HttpResponseBase | None
                 made[name] = value
         return made
     return None
+
+
+def plain(status: int, code: str, title: str) -> HttpResponse:
+    """A problem document outside of Django REST framework's views."""
+    body = {"type": f"urn:formulon:{code}", "title": title, "status": status, "code": code}
+    return HttpResponse(json.dumps(body), status=status, content_type="application/problem+json")
+
+
+def bad_request(request: HttpRequest, exception: Exception) -> HttpResponse:
+    """handler400: problem documents under /api/ as everywhere in it, a sentence elsewhere."""
+    return _told(request, 400, "bad-request", "The request cannot be read.")
+
+
+def not_found(request: HttpRequest, exception: Exception) -> HttpResponse:
+    return _told(request, 404, "not-found", "There is nothing here, or it is not yours to see.")
+
+
+def server_error(request: HttpRequest) -> HttpResponse:
+    return _told(
+        request, 500, "server-error", "Formulon failed at this, and has written down why. Nothing was changed. Try again."
+    )
+
+
+def _told(request: HttpRequest, status: int, code: str, title: str) -> HttpResponse:
+    if request.path.startswith("/api/"):
+        return plain(status, code, title)
+    return HttpResponse(title, status=status, content_type="text/plain; charset=utf-8")
 
 
 def _sentence(error: APIException) -> str:

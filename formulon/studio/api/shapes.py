@@ -78,9 +78,24 @@ class PageDocument(Shape):
     file: str
 
 
+class HistoryStep(Shape):
+    """An entry that undo or redo takes next; `own` says whether the person may have it taken."""
+
+    entry: int
+    label: str
+    author: str
+    own: bool
+
+
 class History(Shape):
-    undo: str | None
-    redo: str | None
+    undo: HistoryStep | None
+    redo: HistoryStep | None
+
+
+class StepRequest(Shape):
+    """Which entry is meant."""
+
+    entry: int
 
 
 class InkUse(Shape):
@@ -112,6 +127,8 @@ class Resolved(Shape):
     uses: list[InkUse]
     sections: dict[str, int]
     headlines: list[Headline]
+    fitted: dict[str, list[str]]
+    header: dict[str, int]
     counts: dict[str, int]
     near: list[NearDuplicates]
     proportions: Proportions
@@ -373,3 +390,9 @@ class Problem(Shape):
     title: str
     status: int
     code: str
+
+
+class Unopened(Problem):
+    """A brand that cannot be drawn as it is: why, and the change that can be taken back."""
+
+    undo: HistoryStep | None = None

@@ -29,7 +29,7 @@ from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Membership, Workspace
-from formulon.studio.services import deciding, history, releases, sites, sources, uploads
+from formulon.studio.services import brands, deciding, history, releases, sites, sources, uploads
 
 FONTS = "/static/fonts/"
 
@@ -115,9 +115,14 @@ class BrandsView(View):
 
 
 class BrandView(View):
-    @extend_schema(operation_id="brand_read", responses=shapes.Workbench)
+    @extend_schema(operation_id="brand_read", responses={200: shapes.Workbench, 409: shapes.Unopened})
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
         return self.bench(request, brand_of(request, brand_id))
+
+    @extend_schema(operation_id="brand_delete", responses={204: None, 403: shapes.Problem})
+    def delete(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brands.remove(brand_of(request, brand_id, write=True), user_of(request))
+        return HttpResponse(status=204)
 
 
 class ChangesView(View):
@@ -131,18 +136,18 @@ class ChangesView(View):
 
 
 class UndoView(View):
-    @extend_schema(request=None, responses={200: shapes.Workbench, 409: shapes.Problem})
+    @extend_schema(request=shapes.StepRequest, responses={200: shapes.Workbench, 409: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
-        history.undo(brand)
+        history.undo(brand, user_of(request), shapes.StepRequest.model_validate(request.data).entry)
         return self.bench(request, brand)
 
 
 class RedoView(View):
-    @extend_schema(request=None, responses={200: shapes.Workbench, 409: shapes.Problem})
+    @extend_schema(request=shapes.StepRequest, responses={200: shapes.Workbench, 409: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
-        history.redo(brand)
+        history.redo(brand, user_of(request), shapes.StepRequest.model_validate(request.data).entry)
         return self.bench(request, brand)
 
 

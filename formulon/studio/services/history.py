@@ -9,6 +9,7 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from django.utils import timezone
 
+from formulon.core.errors import ChangeError
 from formulon.core.identity.decide import broken_lock
 from formulon.core.site.changes import checked, patched
 from formulon.core.site.changes import documents as documents_of
@@ -17,10 +18,11 @@ from formulon.core.site.replan import replanned
 from formulon.core.system.choices import Choices
 from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity
-from formulon.studio.errors import NothingToUndo, Stale, StudioError, UploadRefused
+from formulon.studio.errors import NothingToUndo, NotYours, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry
+from formulon.studio.services.keeping import know_fonts, refuse_unopenable
 from formulon.studio.services.reading import read_mark
-from formulon.studio.services.sites import assets_of, pages_of
+from formulon.studio.services.sites import assets_of, bodies_of, pages_of
 
 Body = dict[str, Any]
 # The name under which an entry keeps what was planned last; no document has it.
@@ -76,6 +78,7 @@ def _settle(
     _refuse_unread_marks(before["identity"], after["identity"], read)
     _refuse_unread_fonts(before["identity"], after["identity"], fonts)
     base = brand.planned
+    know_fonts(brand, after["identity"])
     if after["identity"] != before["identity"]:
         old, new = (Identity.model_validate(state["identity"]) for state in (before, after))
         was, now = (Decisions.model_validate(state.get("decisions", {})) for state in (before, after))
@@ -86,12 +89,13 @@ def _settle(
             planned = _planned(brand, after)
             after = {name: body for name, body in after.items() if not _is_page(name)} | planned
             base = planned
+    refuse_unopenable(brand, before, after)
     return _record(brand, author, label, stored, before, after, base)
 
 
 def proposal(brand: Brand) -> tuple[dict[str, Body], dict[str, Body], dict[str, Body]]:
     """Frame and pages as they are, as they would be when planned anew around decisions and locks, and the bare new plan."""
-    bodies = {document.name: document.body for document in brand.documents.all()}
+    bodies, _ = bodies_of(brand)
     planned = _planned(brand, bodies)
     mine = pages_of(bodies)
     return mine, replanned(brand.planned, mine, planned), planned
@@ -105,6 +109,7 @@ def replan(brand: Brand, author: User | None) -> Entry | None:
     before = {name: document.body for name, document in stored.items()}
     _, merged, planned = proposal(brand)
     after = {name: body for name, body in before.items() if not _is_page(name)} | merged
+    refuse_unopenable(brand, before, after)
     return _record(brand, author, "Plan the pages from the brief", stored, before, after, planned)
 
 
@@ -113,12 +118,14 @@ def _is_page(name: str) -> bool:
 
 
 @transaction.atomic
-def undo(brand: Brand) -> Entry:
-    """Takes the newest entry back. Raises NothingToUndo."""
+def undo(brand: Brand, person: User | None, entry_id: int) -> Entry:
+    """Takes the newest entry back, which must be the one that is meant. Raises NothingToUndo; NotYours where the newest is
+    another by now, or somebody else's."""
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
-    entry = _last(brand, undone=False)
+    entry = _last(brand)
     if entry is None:
         raise NothingToUndo("There is nothing to undo.")
+    _refuse_anothers(entry, person, entry_id, "taken back")
     _replay(brand, entry, "backward")
     entry.undone = True
     entry.save(update_fields=["undone"])
@@ -126,16 +133,31 @@ def undo(brand: Brand) -> Entry:
 
 
 @transaction.atomic
-def redo(brand: Brand) -> Entry:
-    """Makes the entry undone last again. Raises NothingToUndo."""
+def redo(brand: Brand, person: User | None, entry_id: int) -> Entry:
+    """Makes the entry undone last again, which must be the one that is meant. Raises NothingToUndo and NotYours as `undo`."""
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
     entry = Entry.objects.select_for_update().filter(brand=brand, undone=True).order_by("number").first()
     if entry is None:
         raise NothingToUndo("There is nothing to redo.")
+    _refuse_anothers(entry, person, entry_id, "made again")
     _replay(brand, entry, "forward")
     entry.undone = False
     entry.save(update_fields=["undone"])
     return entry
+
+
+def name_of(person: User | None) -> str:
+    """What a person is called; empty where an entry has no author."""
+    return (person.get_full_name() or person.get_username()) if person else ""
+
+
+def _refuse_anothers(entry: Entry, person: User | None, entry_id: int, done: str) -> None:
+    author = entry.author
+    whose = f"{name_of(author)} has made it" if author and author != person else "it was made meanwhile"
+    if author and author != person:
+        raise NotYours(f"“{entry.label}” is the newest change, and {whose}. Only {name_of(author)} can have it {done}.")
+    if entry.pk != entry_id:
+        raise NotYours(f"“{entry.label}” is the newest change, and {whose}. Look at it before it is {done}.")
 
 
 def before_last(brand: Brand, bodies: dict[str, Body]) -> tuple[str, dict[str, Body]] | None:
@@ -157,11 +179,11 @@ def before_last(brand: Brand, bodies: dict[str, Body]) -> tuple[str, dict[str, B
     return entry.label, before
 
 
-def labels(brand: Brand) -> tuple[str | None, str | None]:
-    """What undo and redo would do next."""
-    back = brand.entries.filter(undone=False).order_by("-number").values_list("label", flat=True).first()
-    forth = brand.entries.filter(undone=True).order_by("number").values_list("label", flat=True).first()
-    return back, forth
+def steps(brand: Brand) -> tuple[Entry | None, Entry | None]:
+    """The entries that undo and redo would take next."""
+    entries = brand.entries.select_related("author").defer("edits")
+    back = entries.filter(undone=False).order_by("-number").first()
+    return back, entries.filter(undone=True).order_by("number").first()
 
 
 def _planned(brand: Brand, bodies: dict[str, Body]) -> dict[str, Body]:
@@ -172,9 +194,8 @@ def _planned(brand: Brand, bodies: dict[str, Body]) -> dict[str, Body]:
     return {name: body for name, body in made.items() if name == "frame" or name.startswith("page:")}
 
 
-def _last(brand: Brand, undone: bool) -> Entry | None:
-    Brand.objects.select_for_update().get(pk=brand.pk)
-    return Entry.objects.select_for_update().filter(brand=brand, undone=undone).order_by("-number").first()
+def _last(brand: Brand) -> Entry | None:
+    return Entry.objects.select_for_update().filter(brand=brand, undone=False).order_by("-number").first()
 
 
 def _refuse_stale(brand: Brand, stored: dict[str, Document], edits: list[Edit]) -> None:
@@ -193,7 +214,7 @@ def _refuse_stale(brand: Brand, stored: dict[str, Document], edits: list[Edit]) 
                         {
                             "document": edit.document,
                             "label": entry.label,
-                            "author": entry.author.get_full_name() or entry.author.get_username() if entry.author else "",
+                            "author": name_of(entry.author),
                             "at": entry.created.isoformat(),
                             "patch": part["backward" if entry.undone else "forward"],
                         }
@@ -282,12 +303,20 @@ def _replay(brand: Brand, entry: Entry, way: str) -> None:
             _make_or_drop(brand, stored, part, ("created" in part) == (way == "forward"))
             continue
         document = stored[part["document"]]
-        document.body = patched(document.name, document.body, part[way])
+        document.body = _replayed(document.name, document.body, part[way])
         part["revision"] = document.revision
         document.revision += 1
         document.save(update_fields=["body", "revision"])
     entry.created = timezone.now()
     entry.save(update_fields=["edits", "created"])
+
+
+def _replayed(name: str, body: Body, patch: list[dict[str, Any]]) -> Body:
+    """A body after a patch of the history. One that cannot be read as it is may become whole by the patch itself."""
+    try:
+        return patched(name, body, patch)
+    except ChangeError:
+        return checked(name, jsonpatch.apply_patch(body, patch))
 
 
 def _make_or_drop(brand: Brand, stored: dict[str, Document], part: dict[str, Any], make: bool) -> None:

@@ -19,6 +19,7 @@ from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Stopped
 from formulon.studio.models import Blob, Brand, Release
 from formulon.studio.services.sites import assets_of, blob_of, bodies_of, load, shown, site_of
+from formulon.studio.services.sweeping import refuse_over_quota
 
 
 @transaction.atomic
@@ -49,7 +50,9 @@ def publish(brand: Brand, author: User | None) -> Release:
     files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}
     known = set(Blob.objects.filter(pk__in=[digest for digest, _ in files.values()]).values_list("pk", flat=True))
     fresh = {digest: data for digest, data in files.values() if digest not in known}
-    Blob.objects.bulk_create([Blob(sha256=d, data=data) for d, data in fresh.items()], ignore_conflicts=True)
+    refuse_over_quota(brand.workspace_id, sum(map(len, fresh.values())))
+    blobs = [Blob(sha256=digest, data=data, size=len(data)) for digest, data in fresh.items()]
+    Blob.objects.bulk_create(blobs, ignore_conflicts=True)
     return Release.objects.create(
         brand=brand,
         number=last.number + 1 if last else 1,

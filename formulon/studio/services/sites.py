@@ -6,14 +6,14 @@ from collections.abc import Callable
 from typing import Any
 
 from django.contrib.auth.models import User
-from django.db import transaction
+from django.db import IntegrityError, transaction
 
 from formulon.core.site.changes import documents as documents_of
 from formulon.core.site.model import Asset, Frame, Page, Rendition, Site
 from formulon.core.site.planner import plan
 from formulon.core.system.choices import Choices
 from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity, OwnFont, slug
+from formulon.core.system.identity import Identity, OwnFont, free_id, slug
 from formulon.core.system.own_fonts import make_known
 from formulon.studio.models import Brand, Document, Membership, Picture, StoredFile, Workspace
 
@@ -36,8 +36,7 @@ def create(
     decisions: Decisions | None = None,
 ) -> Brand:  # fmt: skip
     """A new brand with a planned site."""
-    brand = Brand(workspace=workspace, slug=_free_slug(identity.name))
-    brand.save()
+    brand = _made(workspace, identity.name)
     Picture.objects.bulk_create(
         Picture(
             brand=brand,
@@ -58,13 +57,16 @@ def create(
     return brand
 
 
-def _free_slug(name: str) -> str:
+def _made(workspace: Workspace, name: str) -> Brand:
+    """A brand under the first address that is free, also where others ask for the same at once."""
     wanted = slug(name, "brand")
-    taken = set(Brand.objects.filter(slug__startswith=wanted).values_list("slug", flat=True))
-    number = 1
-    while (candidate := wanted if number == 1 else f"{wanted}-{number}") in taken:
-        number += 1
-    return candidate
+    while True:
+        taken = Brand.objects.filter(slug__startswith=wanted[:30]).values_list("slug", flat=True)
+        try:
+            with transaction.atomic():
+                return Brand.objects.create(workspace=workspace, slug=free_id(wanted, taken))
+        except IntegrityError:
+            continue  # somebody was faster; what they took is seen now
 
 
 def identity_of(brand: Brand) -> Identity:
@@ -136,6 +138,7 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
     """Changes whenever the HTML of a page's preview does; a restyle alone changes only tokens and leaves it."""
     menu = [(one.id, one.name, one.menu) for one in site.pages]
     marks = [summary[name].get(ground) for name in ("marks", "dark_marks") for ground in ("navigation", "footer")]
+    symbols = {mark.id for mark in site.identity.marks if mark.kind == "symbol"}
     grounds = [section.ground for section in page.sections]
     style = site.choices
     drawn = [
@@ -144,13 +147,15 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
         style.buttons.arrow,
         style.buttons.raised,
         style.buttons.small_in_header,
-        style.logo.name_beside,
+        style.logo.name_beside and bool(symbols & set(marks)),
         style.logo.plates,
         style.grain > 0,
         style.motif.model_dump(exclude={"size", "strength"}),
         [style.pins.get(path) for path in ("motif/order", "motif/room")],
     ]  # what pages are marked with, besides their tokens
-    parts = [drawn, revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu]
+    parts = [drawn, revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu,
+        summary["fitted"].get(page.id, []), summary["header"],
+    ]  # fmt: skip
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]
 
 

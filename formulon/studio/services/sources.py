@@ -9,6 +9,7 @@ from functools import lru_cache
 
 from django.contrib.auth.models import User
 from django.db import transaction
+from django.utils import timezone
 from procrastinate.contrib.django import app
 
 from formulon.core.identity.evidence import Fact
@@ -19,6 +20,7 @@ from formulon.core.identity.sightings import Reading
 from formulon.core.system.decisions import Decisions
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Intake, SourceFile, StoredFile, Workspace
+from formulon.studio.services.sweeping import refuse_over_quota
 
 MOST_FILES = 300
 MOST_TOGETHER = 200_000_000
@@ -59,8 +61,13 @@ def store(workspace: Workspace | int, data: bytes) -> StoredFile:
     """The workspace's copy of these bytes."""
     key = workspace if isinstance(workspace, int) else workspace.pk
     digest = hashlib.sha256(data).hexdigest()
-    stored, _ = StoredFile.objects.get_or_create(workspace_id=key, sha256=digest, defaults={"data": data})
-    return stored
+    known = StoredFile.objects.filter(workspace_id=key, sha256=digest).defer("data").first()
+    if known:
+        StoredFile.objects.filter(pk=known.pk).update(touched=timezone.now())
+        return known
+    refuse_over_quota(key, len(data))
+    made = {"data": data, "size": len(data)}
+    return StoredFile.objects.get_or_create(workspace_id=key, sha256=digest, defaults=made)[0]
 
 
 def _keep(brand: Brand, intake: Intake, name: str, data: bytes) -> SourceFile:
@@ -105,10 +112,11 @@ def read_intake(intake_id: int) -> None:
         return
     Intake.objects.filter(pk=intake_id, state=Intake.State.WAITING).update(state=Intake.State.READING)
     with ThreadPoolExecutor(_AT_ONCE) as pool:
-        # Three rounds: archives bring files of their own, and pages are read with the style sheets of all.
-        for wanted in (_is_archive, lambda name: not _is_page(name), lambda name: True):
-            files = [f for f in _waiting(intake) if wanted(f.name)]
-            if not _round(pool, intake, files):
+        # Archives first, since they bring files of their own, archives among them; pages last, since they are read with the
+        # style sheets of all.
+        while waiting := _waiting(intake):
+            archives = [file for file in waiting if _is_archive(file.name)]
+            if not _round(pool, intake, archives or [file for file in waiting if not _is_page(file.name)] or waiting):
                 return
     Intake.objects.filter(pk=intake_id, state=Intake.State.READING).update(state=Intake.State.DONE)
 

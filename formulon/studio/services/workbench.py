@@ -1,12 +1,15 @@
 """What the interface shows of a brand at once: system, tokens as CSS, uses, counts, all from the pipeline of core."""
 
-from collections import Counter
+import hashlib
+import json
+from collections import Counter, OrderedDict
 from dataclasses import asdict
+from threading import Lock
 from typing import Any
 
 import numpy as np
 
-from formulon.core.checks.facts import TextRun
+from formulon.core.checks.facts import Fact, TextRun
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
 from formulon.core.color.contrast import contrast_matrix
@@ -14,6 +17,7 @@ from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import card_ground
+from formulon.core.site.header import rows
 from formulon.core.site.model import Site
 from formulon.core.site.render import preview_tokens
 from formulon.core.system.choices import GROUNDS
@@ -21,6 +25,28 @@ from formulon.core.system.duplicates import near_duplicates
 from formulon.core.system.model import System
 from formulon.core.system.proportions import proportions
 from formulon.core.system.resolve import resolve
+
+_KEPT = 6  # summaries of whole sites; the newest ones
+_summaries: "OrderedDict[str, dict[str, Any]]" = OrderedDict()
+_lock = Lock()
+
+
+def summary_of(bodies: dict[str, dict[str, Any]], site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
+    """What `resolved` says of the site that documents make; kept by their content, since a write asks for it before it is
+    accepted and again for its answer."""
+    known = [asset.model_dump(exclude={"svg"}) for asset in site.assets]
+    text = json.dumps([{name: body for name, body in bodies.items() if name != "decisions"}, known], sort_keys=True)
+    key = hashlib.blake2b(text.encode()).hexdigest()
+    with _lock:
+        if key in _summaries:
+            _summaries.move_to_end(key)
+            return _summaries[key]
+    made = resolved(site, open_blob)
+    with _lock:
+        _summaries[key] = made
+        while len(_summaries) > _KEPT:
+            _summaries.popitem(last=False)
+    return made
 
 
 def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
@@ -49,6 +75,8 @@ def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
             for fact in facts
             if isinstance(fact, TextRun) and fact.tag in ("h1", "h2") and fact.scheme == system.schemes[0]
         ],
+        "fitted": _fitted(facts),
+        "header": rows(site, system),
         "counts": report.counts,
         "near": near_duplicates(site.identity),
         "proportions": proportions(site.identity),
@@ -92,6 +120,15 @@ def _other_state(ink: str) -> bool:
 
 def _shown_ink(ink: str) -> str:
     return "link" if ink == "text/label/rest" else ink
+
+
+def _fitted(facts: list[Fact]) -> dict[str, list[str]]:
+    """Texts that are drawn smaller so that their longest word fits, by page: a preview's HTML says so."""
+    made: dict[str, list[str]] = {}
+    for fact in facts:
+        if isinstance(fact, TextRun) and fact.scale < 1:
+            made.setdefault(fact.place.page, []).append(f"{fact.place.section}/{fact.place.slot} {fact.scale:g}")
+    return made
 
 
 def _sections(site: Site) -> dict[str, int]:

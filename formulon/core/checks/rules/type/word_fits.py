@@ -36,11 +36,17 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     applies_if=lambda run: bool(run.fits) and not run.placeholder and run.text.strip() != "",
     options={"smallest": 14.0},
     rationale="A word that is wider than its box is broken in the middle, where no hyphen stands.",
-    messages={"too-wide": "The longest word takes {measured} px; its box has {required} px."},
+    messages={
+        "too-wide": "The longest word takes {measured} px; its box has {required} px.",
+        "glyphs-unknown": "The typeface lacks “{glyphs}”, so it cannot be told how wide this word is.",
+    },
     mend=mend,
 )
 def word_fits(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
     for width, one in run.fits.items():
+        if one.widest > one.box + _HALF and run.unknown_glyphs:
+            yield Verdict("glyphs-unknown", width=width, values={"glyphs": run.unknown_glyphs}, outcome="cannot-tell")
+            return
         if one.widest > one.box + _HALF:
             yield Verdict("too-wide", round(one.widest, 1), math.floor(one.box * 10) / 10, "px", width)
             return

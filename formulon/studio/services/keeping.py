@@ -1,0 +1,57 @@
+"""What is written must open again: it is planned, resolved, predicted and rendered before it is accepted."""
+
+import logging
+from typing import Any
+
+from pydantic import ValidationError
+
+from formulon.core.errors import ChangeError, FormulonError
+from formulon.core.site import fonts
+from formulon.core.site.changes import explain
+from formulon.core.site.planner import plan
+from formulon.core.site.render import Preview, render_page
+from formulon.core.system.identity import OwnFont
+from formulon.core.system.own_fonts import make_known
+from formulon.core.system.resolve import resolve
+from formulon.studio.errors import Unopenable
+from formulon.studio.models import Brand
+from formulon.studio.services.sites import assets_of, blob_of, site_of
+from formulon.studio.services.workbench import summary_of
+
+log = logging.getLogger(__name__)
+Body = dict[str, Any]
+
+
+def know_fonts(brand: Brand, identity: Body) -> None:
+    """Makes the typefaces of an identity that is not stored yet known in this process."""
+    make_known(map(OwnFont.model_validate, identity.get("fonts", [])), blob_of(brand))
+
+
+def refuse_unopenable(brand: Brand, before: dict[str, Body], after: dict[str, Body]) -> None:
+    """Raises Unopenable where the site that documents would make cannot be planned, resolved, predicted or rendered."""
+    try:
+        _open(brand, before, after)
+    except ValidationError as error:
+        raise ChangeError(explain(error)) from error
+    except FormulonError:
+        raise
+    except Exception as error:
+        log.exception("A change of %s was refused, since the brand would not open", brand.pk)
+        raise Unopenable(
+            f"This change cannot be kept: the pages could not be drawn with it ({type(error).__name__}). Nothing was changed."
+        ) from error
+
+
+def _open(brand: Brand, before: dict[str, Body], after: dict[str, Body]) -> None:
+    identity = after["identity"]
+    site = site_of(after, assets_of(brand))
+    summary_of(after, site, blob_of(brand))
+    changed = {name for name in after if before.get(name) != after[name]}
+    system = resolve(site.identity, site.choices)
+    if "identity" in changed:
+        plan(site.identity, site.choices, site.assets)
+        if any(before.get("identity", {}).get(part) != identity.get(part) for part in ("fonts", "typefaces")):
+            fonts.files(site)
+    pages = [page for index, page in enumerate(site.pages) if index == 0 or f"page:{page.id}" in changed]
+    for page in pages:
+        render_page(site, system, page, Preview("/", "/", system.schemes[0], "/"))
