@@ -235,6 +235,7 @@ def broken(site: Site) -> Site:
                 {"op": "add", "path": "/pins/button~1least", "value": "10px"},  # else the system sees to it
                 {"op": "replace", "path": "/scale/base_small", "value": 14},
                 {"op": "replace", "path": "/scale/ratio_small", "value": 1.45},
+                {"op": "add", "path": "/scale/steps/intro", "value": {"small": 64, "large": 64}},
             ],
         ),
         Change(
@@ -253,7 +254,7 @@ def broken(site: Site) -> Site:
                 {"op": "replace", "path": "/sections/0/content/picture/alt", "value": ""},
                 {"op": "replace", "path": "/sections/2/content/picture/source", "value": "asset:lost"},
                 {"op": "replace", "path": "/sections/2/content/text", "value": "Made with Ж"},
-                {"op": "replace", "path": "/sections/1/content/items/0/title", "value": "0123456789" * 8},
+                {"op": "replace", "path": "/sections/1/content/items/1/text", "value": "[Forty-five minutes]"},
             ],
         ),
     ]
@@ -356,9 +357,21 @@ def test_a_missing_glyph_stops() -> None:
     assert of("type/missing-glyphs").severity == "stop"
 
 
-def test_a_word_that_is_too_wide_is_mended_by_the_size_of_its_step() -> None:
+def test_a_text_that_stands_in_brackets_is_a_gap_that_was_written_over() -> None:
+    for text, found in (("[Mine]", ["in-brackets"]), ("Mine [sic]", []), ("[a] and [b]", []), ("[[Mine]]", ["left"]), ("Mine", [])):
+        assert codes("content/placeholder-left", Words(PLACE, "Headline", text)) == found, text
     site = plan(Identity(name="Quill", does="We look at the sky."))
-    site.pages[0].sections[0].content["heading"] = "0123456789" * 5  # no language divides a number
+    site.pages[0].sections[0].content["heading"] = "[Look up]"
+    (finding,) = [one for one in check_site(site).findings if one.code == "in-brackets"]
+    assert finding.stops
+    mended = apply(site, [Change.model_validate(change) for change in finding.fixes[0].changes])
+    assert mended.pages[0].sections[0].content["heading"] == "Look up"
+
+
+def test_a_word_that_is_too_wide_is_mended_by_the_size_of_its_step() -> None:
+    choices = Choices.model_validate({"scale": {"steps": {"intro": {"small": 64, "large": 64}}}})
+    site = plan(Identity(name="Quill", does="We show planetariums."), choices)  # too short for a soft hyphen, and no headline
+    site.pages[0].sections[0].content["text"] = "We show planetarium."
     report = check_site(site)
     found = [one for one in report.findings if one.rule == "type/word-fits"]
     assert found and found[0].fixes

@@ -33,7 +33,8 @@ export interface paths {
         get: operations["brand_read"];
         put?: never;
         post?: never;
-        delete?: never;
+        /** @description Common helpers. */
+        delete: operations["brand_delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1648,10 +1649,22 @@ export interface components {
         };
         /** History */
         History: {
-            /** Undo */
-            undo: string | null;
-            /** Redo */
-            redo: string | null;
+            undo: components["schemas"]["HistoryStep"] | null;
+            redo: components["schemas"]["HistoryStep"] | null;
+        };
+        /**
+         * HistoryStep
+         * @description An entry that undo or redo takes next; `own` says whether the person may have it taken.
+         */
+        HistoryStep: {
+            /** Entry */
+            entry: number;
+            /** Label */
+            label: string;
+            /** Author */
+            author: string;
+            /** Own */
+            own: boolean;
         };
         /**
          * Identity
@@ -2587,6 +2600,14 @@ export interface components {
             };
             /** Headlines */
             headlines: components["schemas"]["Headline"][];
+            /** Fitted */
+            fitted: {
+                [key: string]: string[];
+            };
+            /** Header */
+            header: {
+                [key: string]: number;
+            };
             /** Counts */
             counts: {
                 [key: string]: number;
@@ -2845,6 +2866,14 @@ export interface components {
              */
             case: ("none" | "uppercase" | "lowercase") | null;
         };
+        /**
+         * StepRequest
+         * @description Which entry is meant.
+         */
+        StepRequestRequest: {
+            /** Entry */
+            entry: number;
+        };
         /** @enum {string} */
         StrengthEnum: "quiet" | "clear" | "strong";
         /**
@@ -3007,6 +3036,22 @@ export interface components {
             third: string;
         };
         /**
+         * Unopened
+         * @description A brand that cannot be drawn as it is: why, and the change that can be taken back.
+         */
+        Unopened: {
+            /** Type */
+            type: string;
+            /** Title */
+            title: string;
+            /** Status */
+            status: number;
+            /** Code */
+            code: string;
+            /** @default null */
+            undo: components["schemas"]["HistoryStep"] | null;
+        };
+        /**
          * Use
          * @description How often a token is used in a section of a page. Header and footer are sections of every page.
          */
@@ -3154,6 +3199,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Workbench"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Unopened"];
+                };
+            };
+        };
+    };
+    brand_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3820,7 +3901,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepRequestRequest"];
+            };
+        };
         responses: {
             200: {
                 headers: {
@@ -4097,7 +4182,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepRequestRequest"];
+            };
+        };
         responses: {
             200: {
                 headers: {

@@ -1,7 +1,8 @@
 import { useParams } from 'react-router';
 import { useWorkbench } from '../api/queries';
-import type { Workbench } from '../api/client';
+import { Problem, type Workbench } from '../api/client';
 import { LibraryFonts } from '../parts/LibraryFonts';
+import { Unopened } from './Unopened';
 import { Waiting } from '../parts/Waiting';
 import { BenchContext } from '../shell/bench';
 import { ControlStrip } from '../shell/ControlStrip';
@@ -29,6 +30,9 @@ export function WorkbenchPage() {
   const { brandId = '' } = useParams();
   const workbench = useWorkbench(brandId);
   if (workbench.isPending) return <Waiting />;
+  const problem = workbench.error;
+  if (problem instanceof Problem && problem.code === 'unopenable')
+    return <Unopened brandId={brandId} problem={problem} again={() => void workbench.refetch()} />;
   if (!workbench.data) return <Waiting error={workbench.error ?? undefined} retry={() => void workbench.refetch()} />;
   return <OpenWorkbench key={brandId} brand={workbench.data} />;
 }

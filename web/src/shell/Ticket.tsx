@@ -1,7 +1,14 @@
 import { Link } from 'react-router';
 import { Emblem } from '../parts/Emblem';
 import { MarkImage } from '../parts/MarkImage';
+import type { Workbench } from '../api/client';
 import { useBench } from './bench';
+
+/** What undo or redo would take, and whose it is. */
+function stepTitle(way: 'Undo' | 'Redo', step: Workbench['history']['undo'], keys: string): string {
+  if (!step) return `Nothing to ${way.toLowerCase()}`;
+  return step.own ? `${way}: ${step.label} (${keys})` : `${step.label}: ${step.author} has made this change`;
+}
 
 export type TicketProps = { stage: string };
 
@@ -75,7 +82,7 @@ export function Ticket({ stage }: TicketProps) {
           className="tool"
           disabled={!brand.history.undo || !canWrite}
           onClick={() => void undo()}
-          title={brand.history.undo ? `Undo: ${brand.history.undo} (Ctrl+Z)` : 'Nothing to undo'}
+          title={stepTitle('Undo', brand.history.undo, 'Ctrl+Z')}
         >
           Undo
         </button>
@@ -84,7 +91,7 @@ export function Ticket({ stage }: TicketProps) {
           className="tool"
           disabled={!brand.history.redo || !canWrite}
           onClick={() => void redo()}
-          title={brand.history.redo ? `Redo: ${brand.history.redo} (Ctrl+Shift+Z)` : 'Nothing to redo'}
+          title={stepTitle('Redo', brand.history.redo, 'Ctrl+Shift+Z')}
         >
           Redo
         </button>

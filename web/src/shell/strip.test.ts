@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Resolved } from '../api/client';
-import { slotParts, slotValue, storedText } from '../stages/pages/rows';
+import { slotParts, slotValue } from '../stages/pages/rows';
 import { pointer } from '../api/client';
 import { patchesOf } from './ControlStrip';
 
@@ -55,9 +55,5 @@ describe('paths', () => {
     expect(slotValue(section, 'items/0/title')).toBe('One');
     expect(slotValue(section, 'items/4/title')).toBeUndefined();
     expect(slotParts('items/0/title')).toEqual(['items', 0, 'title']);
-  });
-  it('keep placeholders that were not written over', () => {
-    expect(storedText('Call [a number] now', 'Call [[a number]]')).toBe('Call [[a number]] now');
-    expect(storedText('Call 123', 'Call [[a number]]')).toBe('Call 123');
   });
 });

@@ -183,8 +183,16 @@ export function useBenchState(brand: Workbench) {
       inOrder(async () => {
         setError(null);
         setNotice(null);
+        const step = latest.current.history[way];
+        if (!step) return;
+        if (!step.own) {
+          setError(
+            `“${step.label}” is the newest change, and ${step.author} has made it. Only ${step.author} can ${way} it.`,
+          );
+          return;
+        }
         try {
-          accept(await unwrap(client.POST(`/api/brands/{brand_id}/${way}`, path)));
+          accept(await unwrap(client.POST(`/api/brands/{brand_id}/${way}`, { ...path, body: { entry: step.entry } })));
           endDraft();
         } catch (problem) {
           report(problem);

@@ -3,8 +3,8 @@ import { pointer, type Page } from '../../api/client';
 import { PageFrame } from '../../sheet/PageFrame';
 import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
 import { useBench } from '../../shell/bench';
-import { emphasise, read, written as writtenIn } from './marks';
-import { slotParts, slotValue, storedText, type Row } from './rows';
+import { emphasise, read, storedText, written as writtenIn } from './marks';
+import { slotParts, slotValue, type Row } from './rows';
 
 export type EditPageProps = {
   page: Page;
@@ -83,7 +83,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       const value = storedText(written, stored);
       if (value === stored) return;
       const path = pointer(...row.base, 'content', ...slotParts(slot));
-      const label = `“${read(written).slice(0, 40)}” written`;
+      const label = `“${read(value).slice(0, 40)}” written`;
       void now.current
         .change(label, [{ document: row.document, patch: [{ op: 'replace', path, value }] }])
         .then((done) => {

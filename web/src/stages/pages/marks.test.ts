@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { emphasise, read, written } from './marks';
+import { emphasise, read, storedText, written } from './marks';
 
 function paragraph(html: string): HTMLParagraphElement {
   document.body.innerHTML = `<p>${html}</p>`;
@@ -18,10 +18,22 @@ it('stores emphasis, breaks and placeholders as their marks', () => {
   expect(written(paragraph('The <em>dark</em> is<br>worth <strong>the drive</strong>'))).toBe(
     'The *dark* is\nworth **the drive**',
   );
-  expect(written(paragraph('at <span class="placeholder">the hour</span>, ann@<wbr>a.example'))).toBe(
-    'at [the hour], ann@a.example',
-  );
+  expect(
+    written(paragraph('at <span class="placeholder" data-gap="the hour">the hour</span>, ann@<wbr>a.example')),
+  ).toBe('at [[the hour]], ann@a.example');
   expect(written(paragraph('very<em> dark </em>sky'))).toBe('very *dark* sky');
+});
+
+it('stores what is written over a gap without its brackets', () => {
+  expect(written(paragraph('<span class="placeholder" data-gap="A headline">My text</span>'))).toBe('My text');
+  // Divided by soft hyphens, a gap is still the same one.
+  const divided = written(paragraph('<span class="placeholder" data-gap="A headline">A head\u00adline</span>'));
+  expect(storedText(divided, '[[A headline]]')).toBe('[[A headline]]');
+});
+
+it('stores no soft hyphens of pages, and keeps those of a text', () => {
+  expect(storedText('Denk\u00admal', 'Denkmal')).toBe('Denkmal');
+  expect(storedText('Denk\u00admal', 'Denk\u00admalpflege')).toBe('Denk\u00admal');
 });
 
 it('reads a stored text without its marks', () => {

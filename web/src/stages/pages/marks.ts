@@ -1,11 +1,20 @@
 /** Emphasis in texts that are edited on the page: elements there, asterisks where they are stored. */
 
+const SOFT_HYPHEN = '\u00ad';
 const MARKS: Record<string, string> = { EM: '*', STRONG: '**' };
 
 /** A stored text as it is read: without marks of emphasis and of placeholders. */
 export function read(text: string): string {
   const plain = text.replace(/(?<![\w*])(\*\*?)(?=[^\s*])([^*\n]+?)(?<=[^\s*])\1(?![\w*])/g, '$2');
   return plain.replace(/\[\[|\]\]/g, '');
+}
+
+const asked = (text: string) => text.replaceAll(SOFT_HYPHEN, '');
+
+/** The text to store for one that was written on the page. Pages divide long words by themselves: their soft hyphens are not
+ *  stored, unless the text has had some of its own. */
+export function storedText(written: string, stored: string): string {
+  return stored.includes(SOFT_HYPHEN) ? written : asked(written);
 }
 
 /** What an edited element holds, as it is stored: with breaks, and with marks around what is emphasised. */
@@ -17,7 +26,9 @@ export function written(element: Element): string {
     else if (node.nodeName === 'WBR') continue;
     else if (node.nodeType === Node.ELEMENT_NODE) {
       const inner = written(node as Element);
-      if ((node as Element).classList.contains('placeholder')) text += `[${inner}]`;
+      const gap = node as HTMLElement;
+      // A gap is one as long as it asks for what it asked for; what is written over it is a text.
+      if (gap.classList.contains('placeholder')) text += asked(inner) === gap.dataset['gap'] ? `[[${inner}]]` : inner;
       else if (node.nodeName in MARKS && inner.trim()) {
         const mark = MARKS[node.nodeName] ?? '';
         // Marks stand at letters, so spaces at the ends stay outside.

@@ -15,10 +15,3 @@ export function slotValue(section: Section, path: string): unknown {
 export function slotParts(path: string): (string | number)[] {
   return path.split('/').map((part) => (/^\d+$/.test(part) ? Number(part) : part));
 }
-
-/** The text to store for one that was written on the page, where placeholders [[wanted]] are shown as [wanted]. */
-export function storedText(shown: string, stored: string): string {
-  let text = shown;
-  for (const found of stored.matchAll(/\[\[(.+?)\]\]/gs)) text = text.replace(`[${found[1]}]`, found[0]);
-  return text;
-}

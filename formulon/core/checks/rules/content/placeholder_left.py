@@ -1,5 +1,6 @@
 """No placeholder is left (common practice)."""
 
+import re
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.facts import Words
@@ -10,7 +11,13 @@ from formulon.core.site.model import PLACEHOLDER, Site
 from formulon.core.system.model import System
 
 
+_BRACKETS = re.compile(r"\[[^\[\]]+\]", re.DOTALL)
+
+
 def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
+    if verdict.code == "in-brackets":
+        yield Proposal("Without the brackets", change_slot(site, words.place, None, words.text.strip()[1:-1].strip()))
+        return
     rest = PLACEHOLDER.sub("", words.text).strip()
     if rest:
         yield Proposal("Leave that part out", change_slot(site, words.place, None, rest))
@@ -36,10 +43,15 @@ def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[
     severity="stop",
     looks_at=Words,
     rationale="The brief does not hold this; a placeholder on a published page tells visitors that nobody looked.",
-    messages={"left": "{label}: “{wanted}” is still to be written."},
+    messages={
+        "left": "{label}: “{wanted}” is still to be written.",
+        "in-brackets": "{label}: the whole text stands in brackets, as a gap that was written over does.",
+    },
     mend=mend,
 )
 def placeholder_left(words: Words, _: Mapping[str, float]) -> Iterator[Verdict]:
     found = PLACEHOLDER.search(words.text)
     if found:
         yield Verdict("left", values={"label": words.label, "wanted": found[1]})
+    elif _BRACKETS.fullmatch(words.text.strip()):
+        yield Verdict("in-brackets", values={"label": words.label})
