@@ -100,15 +100,17 @@ class _Prediction:
         if mark is None or names_beside(self.site, mark):
             place, name, step = Place(page.id, section.id, "mark"), self.site.identity.name, self.system.steps["h3"]
             scale, put = name_scale(self.site, self.system), hyphenated(name, self.language)
-            fits = {}
-            for width in WIDTHS if mark is None else ():
-                size = self.sizes["h3"][width] * scale
+            fits, sizes = {}, {}
+            for width, whole in self.sizes["h3"].items():
+                size = sizes[width] = whole * (scale if width < GRID_FROM else 1.0)
+                if mark is not None:
+                    continue
                 if section.kind == HEADER:
                     room = name_room(self.site, self.system, width, self.rows)
                 else:
                     room = self.room(box_of(section, "mark", width), width, size)
                 fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, self.language, False)
-            yield from self.runs(place, name, "span", "h3", section.ground, "heading", fits, scale)
+            yield from self.runs(place, name, "span", "h3", section.ground, "heading", fits, sizes)
 
     def links(self, page: Page, section: Section, names: list[str], across: bool, where: str) -> Iterator[Fact]:
         """The links of navigation and footer, in the body ink at the size of labels."""
@@ -207,9 +209,11 @@ class _Prediction:
             size = sizes[width]
             room = self.room(box_of(section, place.slot, width), width, size)
             fits[width] = fit(step.family, step.weight, drawn, size, room, step.tracking, self.language, headline)
-        for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits, scale):
-            unwritten = marked != value
-            yield replace(run, placeholder=unwritten, styles=styles) if unwritten or styles else run
+        unwritten = marked != value
+        for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits, sizes):
+            if unwritten or styles or scale < 1:
+                run = replace(run, placeholder=unwritten, styles=styles, scale=scale)
+            yield run
 
     def runs(
         self,
@@ -220,16 +224,15 @@ class _Prediction:
         ground: str,
         ink: str,
         fits: dict[int, Fit] | None = None,
-        scale: float = 1.0,
+        sizes: dict[int, float] | None = None,
     ) -> Iterator[TextRun]:
         """The text as drawn, once for each scheme."""
         of = self.system.steps[step]
         unknown = missing(of.family, cased(text, of.case, self.language))
-        sizes = self.sizes[step] if scale == 1 else {width: size * scale for width, size in self.sizes[step].items()}
         for scheme, drawn, behind in self.colors.get((ground, ink)) or self.seen(ground, ink):
             yield TextRun(
                 place, text, tag, step, ground, ink, drawn, behind,
-                of.weight, sizes, fits or {}, of.family, unknown, scheme=scheme, policy=self.policy, scale=scale,
+                of.weight, sizes or self.sizes[step], fits or {}, of.family, unknown, scheme=scheme, policy=self.policy,
             )  # fmt: skip
 
     def seen(self, ground: str, ink: str) -> list[tuple[Scheme, str, str]]:

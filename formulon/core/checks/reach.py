@@ -150,7 +150,7 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
         found[f"ground/{section.ground}/focus"][at] += section.kind == "header"
         found[f"ground/{section.ground}/focus-inner"][at] += section.kind == "header"
     if section.kind == "call_to_action" and section.layout == "sweep" and not found["motif/large"][at]:
-        for number in (2, 3, 4):
+        for number in set(pictures.seen_on(system, section.ground, pictures.SWEEP)):
             found[f"picture/{number}"][at] += 1
     for path in _measures(section.kind) & system.tokens.keys():
         found[path][at] += 1

@@ -84,6 +84,15 @@ _LINK = Slot("Link", "action", step="label", variant="text")
 _CARD = ("card/padding", "card/padding", "card/border", "card/border")
 
 
+_MOST_CARDS = 12
+_ODD = tuple(range(1, _MOST_CARDS + 1, 2))
+
+
+def _thirds(rest: int) -> tuple[int, ...]:
+    """The numbers of cards that leave a rest when they are set in rows of three, so that the first row takes it up."""
+    return tuple(count for count in range(1, _MOST_CARDS + 1) if count % 3 == rest)
+
+
 def _both(prefix: str, columns: float) -> dict[str, Box]:
     """Boxes of a card's title and text, in what the card's padding and border leave."""
     return {f"{prefix}{slot}": Box(columns, inset=_CARD) for slot in ("title", "text")}
@@ -183,7 +192,7 @@ CATALOGUE: dict[str, Kind] = {
             "items": Slot(
                 "Cards",
                 "items",
-                most=12,
+                most=_MOST_CARDS,
                 items={
                     "title": Slot("Title", tag="h3", step="h3", ink="heading", most=120),
                     "text": Slot("Text", step="body", ink="quiet", most=600),
@@ -196,13 +205,16 @@ CATALOGUE: dict[str, Kind] = {
             "lead": Layout(
                 "Lead",
                 "The first card is the largest, with pictures.",
-                {"heading": Box(8), "text": Box(5), **_both("items/", 3)},
+                {"heading": Box(8), "text": Box(5), **_both("items/", 4)},
                 among=(
-                    Among(_both("", 5), index=0),
-                    Among(_both("", 6), counts=(2,)),
-                    Among(_both("", 6), index=3, counts=(4,)),
+                    Among(_both("", 5), index=0, counts=_thirds(0)),
+                    Among(_both("", 3), index=1, counts=_thirds(0)),
+                    Among(_both("", 3), index=2, counts=_thirds(0)),
+                    Among(_both("", 5), index=0, counts=_thirds(1)),
+                    Among(_both("", 6), index=0, counts=_thirds(2)),
+                    Among(_both("", 6), index=1, counts=_thirds(2)),
                 ),
-                tablet=(Among(_both("", 6), counts=(2, 4)), Among(_both("", 10), index=0), Among(_both("", 6))),
+                tablet=(Among(_both("", 10), index=0, counts=_ODD), Among(_both("", 6))),
                 phone_boxes=_both("items/", 12),
             ),
             "ledger": Layout(
@@ -218,8 +230,12 @@ CATALOGUE: dict[str, Kind] = {
                     "text": Box(5),
                     **_inset("items/", 4, "5"),
                 },
-                among=(Among(_inset("", 6, "5"), counts=(2, 4)),),
-                tablet=(Among(_inset("", 6, "5")),),
+                among=(
+                    Among(_inset("", 8, "5"), counts=(1,)),
+                    *(Among(_inset("", 6, "5"), index=index, counts=_thirds(1)) for index in range(4)),
+                    *(Among(_inset("", 6, "5"), index=index, counts=_thirds(2)) for index in range(2)),
+                ),
+                tablet=(Among(_inset("", 12, "5"), index=0, counts=_ODD), Among(_inset("", 6, "5"))),
                 card=("items/title", "items/text", "items/link"),
                 phone_boxes=_inset("items/", 12, "5"),
             ),

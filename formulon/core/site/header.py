@@ -2,7 +2,7 @@
 and below which the pages are behind a menu that opens without a script. Worked out from the shaped widths of the names.
 """
 
-from formulon.core.site.geometry import action_size, content_width, px
+from formulon.core.site.geometry import GRID_FROM, action_size, content_width, px
 from formulon.core.site.model import Site
 from formulon.core.site.phrases import phrases
 from formulon.core.system.lockup import size_of
@@ -15,12 +15,11 @@ NARROWEST, WIDEST, _EVERY = 320, 1920, 16  # px of viewport that are looked at
 NEVER = 99_999
 _LINES, _LEAST, _STEP = 2, 0.6, 0.05  # lines that a name may take on the narrowest phone, and how much smaller it may be
 _MENU_EM = 1.75  # the menu's icon and the space beside it
-_TWO_LINES = 0.6  # of its length: the room in which a name is sure to stand on two lines
 _SPARE = 4.0  # px
 
 
 def name_scale(site: Site, system: System) -> float:
-    """How large the brand's name is drawn, 0–1 of its step, so that it takes two lines at most on the narrowest phone."""
+    """How large the brand's name is drawn on phones, 0–1 of its step, so that it takes two lines at most on the narrowest."""
     step, language, size = system.steps["h3"], site.identity.language, system.steps["h3"].size(NARROWEST)
     room = content_width(system, NARROWEST) - _menu_width(site, system, NARROWEST) - px(system, "space/4", NARROWEST)
     name = hyphenated(site.identity.name, language)
@@ -39,23 +38,34 @@ def rows(site: Site, system: System) -> dict[str, int]:
     found = {"menu": NEVER, "rows": NEVER, "row": NEVER}
     scale = name_scale(site, system)
     for viewport in range(WIDEST, NARROWEST - 1, -_EVERY):
-        content, gap = content_width(system, viewport), px(system, "space/4", viewport)
-        mark, wraps = _mark_width(site, system, viewport, scale)
-        least = mark * _TWO_LINES if wraps else mark
-        action, links = _action_width(site, system, viewport), _links_width(site, system, viewport)
-        beside = action + gap if action else 0.0
-        fits = {
-            "menu": least + beside + _menu_width(site, system, viewport) + gap,
-            "rows": max(least + (2 if site.frame.header.layout == "masthead" else 1) * beside, links),
-            "row": mark + beside + (links + gap if links else 0.0),
-        }
-        for name, wide in fits.items():
-            above = viewport == WIDEST or found[name] == viewport + _EVERY
-            if above and wide + _SPARE <= content:
+        for name, fits in _fits(site, system, viewport, scale if viewport < GRID_FROM else 1.0).items():
+            if fits and (viewport == WIDEST or found[name] == viewport + _EVERY):
                 found[name] = viewport
     if site.frame.header.layout == "masthead":
         found["row"] = NEVER
     return found
+
+
+def _fits(site: Site, system: System, viewport: int, scale: float) -> dict[str, bool]:
+    """Which arrangements there is room for at a viewport width; `scale` is the name's."""
+    content, gap = content_width(system, viewport), px(system, "space/4", viewport)
+    mark, wraps = _mark_width(site, system, viewport, scale)
+    action, links = _action_width(site, system, viewport), _links_width(site, system, viewport)
+    beside = action + gap if action else 0.0
+
+    def holds(room: float, lines: int) -> bool:
+        if not wraps or lines == 1:
+            return mark + _SPARE <= room
+        return _name_lines(site, system, viewport, scale, room - _SPARE) <= lines
+
+    # On phones a name of two lines over a row of names would leave no room for the page.
+    lines = 1 if viewport < GRID_FROM else _LINES
+    sides = 2 if site.frame.header.layout == "masthead" else 1
+    return {
+        "menu": holds(content - beside - _menu_width(site, system, viewport) - gap, _LINES),
+        "rows": holds(content - sides * beside, lines) and links + _SPARE <= content,
+        "row": mark + beside + (links + gap if links else 0.0) + _SPARE <= content,
+    }
 
 
 def name_room(site: Site, system: System, viewport: int, at: dict[str, int]) -> float:
@@ -72,7 +82,10 @@ def name_room(site: Site, system: System, viewport: int, at: dict[str, int]) -> 
 
 
 def header_css(template: str, site: Site, system: System) -> str:
-    """The rules of the header by width, out of its style sheet with the widths left open."""
+    """The rules of the header by width, out of its style sheet with the widths left open, and of the name's size on phones."""
+    scale = name_scale(site, system)
+    if scale < 1:
+        template += f"@media (max-width:{GRID_FROM - 1}px){{.mark-name{{font-size:calc({scale:g}*var(--type-h3-size))}}}}\n"
     for name, width in rows(site, system).items():
         template = template.replace(f"{name.upper()}px", f"{width}px")
     return template
@@ -97,8 +110,17 @@ def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tupl
     return drawn, False
 
 
+def _name_lines(site: Site, system: System, viewport: int, scale: float, room: float) -> int:
+    step, language = system.steps["h3"], site.identity.language
+    name = hyphenated(site.identity.name, language)
+    return fit(
+        step.family, step.weight, name, step.size(viewport) * scale, max(1.0, room), step.tracking, language, False
+    ).lines
+
+
 def _links_width(site: Site, system: System, viewport: int) -> float:
-    step, gap, least = system.steps["label"], px(system, "space/4", viewport), px(system, "button/least", viewport)
+    space = "space/5" if site.frame.header.layout == "masthead" else "space/4"
+    step, gap, least = system.steps["label"], px(system, space, viewport), px(system, "button/least", viewport)
     wide = [
         max(
             least,

@@ -14,7 +14,13 @@ import numpy as np
 import resvg_py
 from PIL import Image
 
+from formulon.core.color.difference import difference
+from formulon.core.color.srgb import RGB, from_hex
+from formulon.core.system.model import Scheme, System
+
 WIDTH, HEIGHT = 160, 120
+SWEEP = (4, 2, 3)  # the arcs beside a call to action
+_SEEN = 8.0  # ΔE2000 from which a shape is told from what it lies on at a glance (common practice)
 _Draw = Callable[[random.Random], str]
 
 
@@ -22,21 +28,27 @@ def _fill(index: int) -> str:
     return f'class="f{index}"'
 
 
+def _ground() -> str:
+    """The drawing's own ground. Like every shape that ends at an edge it reaches over it, so that no smoothed edge shows a
+    hairline of what lies under it."""
+    return f'<rect x="-1" y="-1" width="162" height="122" {_fill(1)}/>'
+
+
 def _hills(r: random.Random) -> str:
     sun_x, sun_y, sun = r.uniform(30, 130), r.uniform(22, 44), r.uniform(9, 17)
-    parts = [f'<rect width="160" height="120" {_fill(1)}/><circle cx="{sun_x:.1f}" cy="{sun_y:.1f}" r="{sun:.1f}" {_fill(3)}/>']
+    parts = [f'{_ground()}<circle cx="{sun_x:.1f}" cy="{sun_y:.1f}" r="{sun:.1f}" {_fill(3)}/>']
     for layer, base in ((2, 70), (4, 88), (5, 102)):
         a, b, c = (r.uniform(-16, 16) for _ in range(3))
         parts.append(
-            f'<path d="M0 {base + a:.1f}C40 {base - 14 + b:.1f} 60 {base + 12 + c:.1f} 96 {base - 4 + a:.1f}'
-            f'S140 {base - 8 + c:.1f} 160 {base + b:.1f}V120H0z" {_fill(layer)}/>'
+            f'<path d="M-1 {base + a:.1f}C40 {base - 14 + b:.1f} 60 {base + 12 + c:.1f} 96 {base - 4 + a:.1f}'
+            f'S140 {base - 8 + c:.1f} 161 {base + b:.1f}V121H-1z" {_fill(layer)}/>'
         )
     return "".join(parts)
 
 
 def _arcs(r: random.Random) -> str:
     x, y = r.uniform(60, 130), r.uniform(96, 122)
-    parts = [f'<rect width="160" height="120" {_fill(1)}/>']
+    parts = [f"{_ground()}"]
     for index, radius in zip((2, 4, 3, 5), (98, 72, 48, 26), strict=True):
         parts.append(f'<circle cx="{x:.1f}" cy="{y:.1f}" r="{radius + r.uniform(-4, 4):.1f}" {_fill(index)}/>')
     return "".join(parts)
@@ -45,7 +57,7 @@ def _arcs(r: random.Random) -> str:
 def _weave(r: random.Random) -> str:
     size = r.choice((20, 24, 30))
     shift = r.randrange(3)
-    parts = [f'<rect width="160" height="120" {_fill(1)}/>']
+    parts = [f"{_ground()}"]
     for row in range(math.ceil(120 / size)):
         for column in range(math.ceil(160 / size)):
             x, y = column * size, row * size
@@ -59,7 +71,7 @@ def _weave(r: random.Random) -> str:
 
 
 def _discs(r: random.Random) -> str:
-    parts = [f'<rect width="160" height="120" {_fill(1)}/>']
+    parts = [f"{_ground()}"]
     x, y = r.uniform(46, 70), r.uniform(50, 66)
     parts.append(f'<circle cx="{x:.1f}" cy="{y:.1f}" r="40" {_fill(3)}/>')
     parts.append(f'<circle cx="{x + r.uniform(10, 18):.1f}" cy="{y - r.uniform(6, 14):.1f}" r="40" {_fill(1)}/>')
@@ -72,14 +84,14 @@ def _discs(r: random.Random) -> str:
 
 
 def _steps(r: random.Random) -> str:
-    parts = [f'<rect width="160" height="120" {_fill(1)}/>']
+    parts = [f"{_ground()}"]
     count = r.choice((4, 5))
     width = 160 / count
     for index in range(count):
         height = 24 + index * (72 / count) + r.uniform(-6, 6)
         tone = (2, 4, 3, 5)[index % 4]
         parts.append(
-            f'<path d="M{index * width:.1f} 120V{120 - height:.1f}a{width / 2:.1f} {width / 2:.1f} 0 0 1 {width:.1f} 0V120z" '
+            f'<path d="M{index * width:.1f} 121V{120 - height:.1f}a{width / 2:.1f} {width / 2:.1f} 0 0 1 {width:.1f} 0V121z" '
             f"{_fill(tone)}/>"
         )
     return "".join(parts)
@@ -87,7 +99,7 @@ def _steps(r: random.Random) -> str:
 
 def _facets(r: random.Random) -> str:
     x, y = r.uniform(54, 106), r.uniform(40, 76)
-    corners = [(0, 0), (160, 0), (160, 120), (0, 120)]
+    corners = [(-1, -1), (161, -1), (161, 121), (-1, 121)]
     parts = []
     for index, (start, tone) in enumerate(zip(corners, (1, 2, 4, 5), strict=True)):
         end = corners[(index + 1) % 4]
@@ -130,3 +142,21 @@ def shares(source: str) -> dict[int, float]:
 def describe(source: str) -> str:
     """What a drawing shows, in words."""
     return KINDS[source.removeprefix("drawn:").partition("/")[0]][0]
+
+
+def seen_on(system: System, ground: str, wanted: tuple[int, ...], scheme: Scheme | None = None) -> tuple[int, ...]:
+    """The numbers of picture tokens for shapes one within another on a ground, the outermost first: those that are wanted,
+    but that each is seen on what lies under it. Where a token is as good as what it would lie on, the next in line is taken."""
+    schemes = (scheme,) if scheme else system.schemes
+    under = {one: from_hex(system.css(f"ground/{ground}/background", one)) for one in schemes}
+    made: list[int] = []
+    for number in wanted:
+        line = [number, *(other for other in range(1, 6) if other != number)]
+        found = next((other for other in line if _seen(system, other, under)), number)
+        made.append(found)
+        under = {one: from_hex(system.css(f"picture/{found}", one)) for one in schemes}
+    return tuple(made)
+
+
+def _seen(system: System, number: int, under: dict[Scheme, RGB]) -> bool:
+    return all(difference(from_hex(system.css(f"picture/{number}", one)), under[one]) >= _SEEN for one in under)

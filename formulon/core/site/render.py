@@ -14,7 +14,7 @@ from formulon.core.site import fonts, motif, pictures, touch_icons
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
-from formulon.core.site.header import header_css, name_scale
+from formulon.core.site.header import header_css
 from formulon.core.site.icons import icon
 from formulon.core.site.mail import mail_to
 from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
@@ -134,9 +134,6 @@ def placed_css(site: Site) -> str:
 def fitted_css(site: Site, system: System) -> str:
     """The sizes of headlines that are drawn smaller so that their longest word fits, by the values of their attribute."""
     rules: dict[str, None] = {}
-    named = name_scale(site, system)
-    if named < 1:
-        rules[f'.mark-name[data-fit="{named * 100:.0f}"]{{font-size:calc({named:g}*var(--type-h3-size))}}\n'] = None
     for section in (section for page in site.pages for section in page.sections):
         for path, (slot, value) in slot_values(section).items():
             step = step_of(section, path) if slot.type == "text" else ""
@@ -222,6 +219,10 @@ class _View:
         return Markup('<{} class="{} {}--{}{}" data-ground="{}"{}>').format(
             tag, name, name, section.layout, also, section.ground, mark
         )
+
+    def sweep(self, section: Section) -> tuple[int, ...]:
+        """The tokens of the arcs beside a call to action, the outermost first."""
+        return pictures.seen_on(self.system, section.ground, pictures.SWEEP)
 
     def motif(self, section: Section) -> Markup:
         """The brand motif, where it stands in the section."""
@@ -340,14 +341,8 @@ class _View:
         return Markup('<span class="lockup">{}{}</span>').format(drawn, self._name(place))
 
     def _name(self, place: str) -> Markup:
-        """The brand's name in type, as large as the narrowest phone has room for."""
-        scale = name_scale(self.site, self.system)
-        smaller = Markup(' data-fit="{:.0f}"').format(scale * 100) if scale < 1 else Markup("")
-        if self.preview and scale < 1:
-            smaller += Markup(' style="font-size:calc({:g}*var(--type-h3-size))"').format(scale)
-        return Markup('<span class="mark-name mark-name--{}"{}>{}</span>').format(
-            place, smaller, self.word(self.site.identity.name)
-        )
+        """The brand's name in type."""
+        return Markup('<span class="mark-name mark-name--{}">{}</span>').format(place, self.word(self.site.identity.name))
 
     def _drawn_mark(self, section: Section, mark: Mark, place: str, alt: str) -> Markup:
         width, height = size_of(mark)

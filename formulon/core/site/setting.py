@@ -17,6 +17,7 @@ BINDING = (320, 768, 1024, 1280)  # px of viewport; in each class of widths the 
 _WHOLE = 0.6  # as much smaller a headline may be before its words are divided instead
 _DIVIDED = 0.75  # and as much smaller it is when they are, so that fewer of them are
 _LEAST = 0.4
+_SPARE = 0.99  # of the room; browsers round the widths of glyphs and boxes
 _STEP = 0.05
 
 
@@ -44,6 +45,7 @@ def _fitted(
     family: str, weight: int, tracking: float, case: str, text: str, divided: str, room: float, language: str
 ) -> tuple[str, float]:
     """What of both is set, and how large; `room` is in em of the full size."""
+    room *= _SPARE
     whole = room / _widest(family, weight, tracking, case, text, language)
     if whole >= _WHOLE or divided == text:
         return text, _stepped(whole)

@@ -127,8 +127,7 @@ class Resolved(Shape):
     uses: list[InkUse]
     sections: dict[str, int]
     headlines: list[Headline]
-    fitted: dict[str, list[str]]
-    header: dict[str, int]
+    drawn: dict[str, str]
     counts: dict[str, int]
     near: list[NearDuplicates]
     proportions: Proportions

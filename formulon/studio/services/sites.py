@@ -154,7 +154,7 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
         [style.pins.get(path) for path in ("motif/order", "motif/room")],
     ]  # what pages are marked with, besides their tokens
     parts = [drawn, revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu,
-        summary["fitted"].get(page.id, []), summary["header"],
+        summary["drawn"][page.id],
     ]  # fmt: skip
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]
 

@@ -17,8 +17,9 @@ from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import card_ground
-from formulon.core.site.header import rows
+from formulon.core.site.header import name_scale, rows
 from formulon.core.site.model import Site
+from formulon.core.site.pictures import SWEEP, seen_on
 from formulon.core.site.render import preview_tokens
 from formulon.core.system.choices import GROUNDS
 from formulon.core.system.duplicates import near_duplicates
@@ -75,8 +76,7 @@ def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
             for fact in facts
             if isinstance(fact, TextRun) and fact.tag in ("h1", "h2") and fact.scheme == system.schemes[0]
         ],
-        "fitted": _fitted(facts),
-        "header": rows(site, system),
+        "drawn": _drawn(site, system, facts),
         "counts": report.counts,
         "near": near_duplicates(site.identity),
         "proportions": proportions(site.identity),
@@ -122,13 +122,15 @@ def _shown_ink(ink: str) -> str:
     return "link" if ink == "text/label/rest" else ink
 
 
-def _fitted(facts: list[Fact]) -> dict[str, list[str]]:
-    """Texts that are drawn smaller so that their longest word fits, by page: a preview's HTML says so."""
-    made: dict[str, list[str]] = {}
+def _drawn(site: Site, system: System, facts: list[Fact]) -> dict[str, str]:
+    """By page a mark of what its HTML holds of the system, besides tokens: texts that are drawn smaller so that their longest
+    word fits, the widths at which the header changes, and the colours of arcs on their grounds."""
+    made: dict[str, list[str]] = {page.id: [] for page in site.pages}
     for fact in facts:
         if isinstance(fact, TextRun) and fact.scale < 1:
-            made.setdefault(fact.place.page, []).append(f"{fact.place.section}/{fact.place.slot} {fact.scale:g}")
-    return made
+            made[fact.place.page].append(f"{fact.place.section}/{fact.place.slot} {fact.scale:g}")
+    shared = repr((rows(site, system), name_scale(site, system), [seen_on(system, ground, SWEEP) for ground in GROUNDS]))
+    return {page: hashlib.blake2b(repr((shared, told)).encode(), digest_size=8).hexdigest() for page, told in made.items()}
 
 
 def _sections(site: Site) -> dict[str, int]:

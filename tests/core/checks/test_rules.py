@@ -358,7 +358,13 @@ def test_a_missing_glyph_stops() -> None:
 
 
 def test_a_text_that_stands_in_brackets_is_a_gap_that_was_written_over() -> None:
-    for text, found in (("[Mine]", ["in-brackets"]), ("Mine [sic]", []), ("[a] and [b]", []), ("[[Mine]]", ["left"]), ("Mine", [])):
+    for text, found in (
+        ("[Mine]", ["in-brackets"]),
+        ("Mine [sic]", []),
+        ("[a] and [b]", []),
+        ("[[Mine]]", ["left"]),
+        ("Mine", []),
+    ):
         assert codes("content/placeholder-left", Words(PLACE, "Headline", text)) == found, text
     site = plan(Identity(name="Quill", does="We look at the sky."))
     site.pages[0].sections[0].content["heading"] = "[Look up]"

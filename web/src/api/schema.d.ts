@@ -2600,13 +2600,9 @@ export interface components {
             };
             /** Headlines */
             headlines: components["schemas"]["Headline"][];
-            /** Fitted */
-            fitted: {
-                [key: string]: string[];
-            };
-            /** Header */
-            header: {
-                [key: string]: number;
+            /** Drawn */
+            drawn: {
+                [key: string]: string;
             };
             /** Counts */
             counts: {

@@ -10,7 +10,6 @@ from formulon.core.site.changes import Change, pointer
 from formulon.core.site.model import PLACEHOLDER, Site
 from formulon.core.system.model import System
 
-
 _BRACKETS = re.compile(r"\[[^\[\]]+\]", re.DOTALL)
 
 
