@@ -183,6 +183,7 @@ class Postgres:
         self.folder = self._folder()
         self.state = VAR / f"{name}.json"
         self.started = False
+        self.looked = 0.0
 
     def _folder(self) -> Path:
         """var/<name>, or a folder under /var/lib where the server's user cannot reach the checkout."""
@@ -197,9 +198,17 @@ class Postgres:
         return Path("/var/lib") / f"formulon-{key}" / self.name
 
     def settings(self) -> dict[str, str]:
-        """What Django's settings need to know."""
+        """What Django's settings need to know, for the role that owns the server."""
         data = json.loads(self.state.read_text())
         return {"DB_HOST": "127.0.0.1", "DB_PORT": str(data["port"]), "DB_USER": "formulon", "DB_PASSWORD": data["password"]}
+
+    def application(self) -> dict[str, str]:
+        """The same for the application, whose role owns its database and is no superuser."""
+        data = json.loads(self.state.read_text())
+        if "application" not in data:
+            data["application"] = secrets.token_urlsafe(24)
+            self._write(data)
+        return self.settings() | {"DB_USER": "formulon_app", "DB_PASSWORD": data["application"]}
 
     def start(self) -> None:
         """Makes the cluster where there is none, and starts it where it does not run."""
@@ -214,7 +223,7 @@ class Postgres:
         port = data.get("port", 0)
         if not port or port_taken(port):
             port = free_port()
-        self._write({"port": port, "password": password})
+        self._write(data | {"port": port, "password": password})
         fast = "" if self.durable else " -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
         options = f"-p {port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60{fast}"
         log = self.folder / "server.log"
@@ -265,6 +274,16 @@ class Postgres:
         command = [*as_user(self.user), str(POSTGRES / "pg_ctl"), "-D", str(self.folder), "status"]
         return subprocess.run(command, cwd="/", capture_output=True, check=False).returncode == 0
 
+    def keep(self) -> None:
+        """Starts the server again where it has ended. Looked at every few seconds, since asking takes a process."""
+        now = time.monotonic()
+        if now < self.looked + 3:
+            return
+        self.looked = now
+        if not self.running():
+            say("PostgreSQL has ended and is started again.")
+            self.start()
+
     def stop(self) -> None:
         """Stops the server if this program started it."""
         if self.started:
@@ -283,3 +302,41 @@ def wait_for(port: int, process: "subprocess.Popen[bytes]", seconds: float) -> N
             return
         time.sleep(0.1)
     raise Failed(f"The server did not answer within {seconds:g} seconds. Run ./start again.")
+
+
+class Watched:
+    """A program that is kept running: one that dies is started again within seconds, and its words go to a log in var/."""
+
+    def __init__(self, name: str, command: list[str], most: int = 5_000_000) -> None:
+        self.name, self.command = name, command
+        self.log = VAR / f"{name}.log"
+        if self.log.exists() and self.log.stat().st_size > most:
+            self.log.replace(self.log.with_suffix(".log.1"))
+        self.deaths: list[float] = []
+        self.process = self._start()
+
+    def _start(self) -> "subprocess.Popen[bytes]":
+        with self.log.open("ab") as out:
+            out.write(f"-- {time.strftime('%Y-%m-%d %H:%M:%S')} {self.name} starts\n".encode())
+            out.flush()
+            return subprocess.Popen(self.command, cwd=ROOT, start_new_session=True, stdout=out, stderr=subprocess.STDOUT)
+
+    def look(self) -> None:
+        """Starts it again where it has ended; the more often it has ended lately, the longer that waits."""
+        if self.process.poll() is None:
+            return
+        now = time.monotonic()
+        self.deaths = [*(at for at in self.deaths if now - at < 60), now]
+        say(f"The {self.name} ended ({self.process.returncode}) and is started again. Its words are in {self.log}.")
+        time.sleep(min(10.0, 0.5 * len(self.deaths)))
+        self.process = self._start()
+
+    def end(self) -> None:
+        if self.process.poll() is None:
+            self.process.terminate()
+
+    def wait(self) -> None:
+        try:
+            self.process.wait(20)
+        except subprocess.TimeoutExpired:
+            self.process.kill()

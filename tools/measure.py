@@ -260,8 +260,7 @@ def server() -> Iterator[str]:
     from machine import free_port, wait_for
 
     port = free_port()
-    command = ["gunicorn", "formulon.config.wsgi", "--bind", f"127.0.0.1:{port}", "--workers", "2", "--threads", "4"]
-    process = subprocess.Popen([*command, "--no-control-socket", "--log-level", "warning"], cwd=ROOT)
+    process = subprocess.Popen([sys.executable, "-m", "formulon.config.serve", "--port", str(port)], cwd=ROOT)
     try:
         wait_for(port, process, 30)
         yield f"http://localhost:{port}"

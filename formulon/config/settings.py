@@ -2,6 +2,7 @@
 
 import json
 import os
+from datetime import timedelta
 from pathlib import Path
 
 ROOT = Path(__file__).resolve().parent.parent.parent
@@ -19,8 +20,8 @@ if not SECRET_KEY:
 
 DEBUG = False
 # The studio and the published sites answer under different host names, so that no cookie of the one reaches the other.
-STUDIO_HOST = _setting("STUDIO_HOST", "localhost")
-SITES_HOST = _setting("SITES_HOST", "127.0.0.1")
+STUDIO_HOST = _setting("STUDIO_HOST", "localhost").lower()
+SITES_HOST = _setting("SITES_HOST", "127.0.0.1").lower()
 ALLOWED_HOSTS = [STUDIO_HOST, SITES_HOST]
 HTTPS = _setting("HTTPS") == "1"
 
@@ -34,6 +35,7 @@ INSTALLED_APPS = [
     "rest_framework",
     "drf_spectacular",
     "procrastinate.contrib.django",
+    "axes",
     "formulon.studio",
 ]
 MIDDLEWARE = [
@@ -47,7 +49,19 @@ MIDDLEWARE = [
     "django.middleware.csrf.CsrfViewMiddleware",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
     "django.contrib.messages.middleware.MessageMiddleware",
+    "axes.middleware.AxesMiddleware",
 ]
+AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "django.contrib.auth.backends.ModelBackend"]
+# Wrong passwords are counted in the database, for all processes and wherever one can sign in: by account and by address. The
+# address is that of the connection; forwarding headers hold only where config/serve.py is told which proxy to trust.
+AXES_FAILURE_LIMIT = int(_setting("SIGN_IN_LIMIT", "10"))
+AXES_LOCKOUT_PARAMETERS = ["username", "ip_address"]
+AXES_COOLOFF_TIME = timedelta(minutes=10)
+AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
+AXES_RESET_ON_SUCCESS = True
+AXES_LOCKOUT_CALLABLE = "formulon.studio.api.problems.locked_out"
+AXES_DISABLE_ACCESS_LOG = True
+AXES_VERBOSE = False
 ROOT_URLCONF = "formulon.config.urls"
 WSGI_APPLICATION = "formulon.config.wsgi.application"
 TEMPLATES = [
@@ -111,7 +125,6 @@ REST_FRAMEWORK = {
     "DEFAULT_PARSER_CLASSES": ["formulon.studio.api.parsing.BoundedJSONParser"],
     "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
     "EXCEPTION_HANDLER": "formulon.studio.api.problems.handle",
-    "DEFAULT_THROTTLE_RATES": {"sign-in": "20/min"},
 }
 SPECTACULAR_SETTINGS = {
     "TITLE": "Formulon",

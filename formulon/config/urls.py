@@ -3,11 +3,12 @@
 from django.contrib import admin
 from django.urls import include, path, re_path
 
-from formulon.studio.pages import interface
+from formulon.studio.pages import health, interface
 
 urlpatterns = [
     path("api/", include("formulon.studio.api.urls")),
     path("admin/", admin.site.urls),
+    path("health", health),
     re_path(r"^(?!api/|admin/|static/).*$", interface),
 ]
 

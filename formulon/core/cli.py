@@ -31,6 +31,7 @@ from formulon.core.site.guide import guide_files
 from formulon.core.site.model import Site
 from formulon.core.site.render import render
 from formulon.core.site.social import social_path, social_picture
+from formulon.core.site.versions import versioned
 from formulon.core.system.resolve import resolve
 
 F = TypeVar("F", bound=Callable[..., Any])
@@ -122,6 +123,7 @@ def build(site: str, out: str, form: str) -> None:
     if made.choices.publish_guide:
         files |= guide_files(made, system)
     files |= {social_path(made, system, page): social_picture(made, system, page) for page in made.pages}
+    files = versioned(files)
     try:
         for name, data in files.items():
             target = Path(out) / name
@@ -138,10 +140,11 @@ def build(site: str, out: str, form: str) -> None:
 @main.command()
 @click.argument("site")
 @click.option("--format", "form", type=click.Choice(["text", "json"]), default="text")
+@click.option("--fixes", default=60, show_default=True, help="For how many findings fixes are worked out, the first first.")
 @_plain_errors
-def check(site: str, form: str) -> None:
+def check(site: str, form: str, fixes: int) -> None:
     """Preflight of SITE.json from predicted facts. Exit code 1 when something stops a release."""
-    report = check_site(_site(site))
+    report = check_site(_site(site), most=fixes)
     if form == "json":
         _print(report.to_json())
     else:

@@ -1,9 +1,18 @@
-"""The built-in host: published sites, under another host name than the studio."""
+"""The built-in host: published sites, under another host name than the studio.
 
+A file of a release never changes, so what asks for it by its content ("?v=" and the beginning of its hash) may keep it for a
+year; everything else is asked for again, and answered with 304 where it is the same. Texts are sent compressed.
+"""
+
+import gzip
+import re
 from collections.abc import Callable
+from functools import lru_cache
 
+import brotli
 from django.conf import settings
-from django.http import Http404, HttpRequest, HttpResponse, HttpResponseRedirect
+from django.http import Http404, HttpRequest, HttpResponse, HttpResponseNotAllowed, HttpResponseRedirect
+from django.http.request import split_domain_port
 
 from formulon.studio.models import Blob, Release
 
@@ -15,9 +24,12 @@ _TYPES = {
     "ico": "image/x-icon",
     "webmanifest": "application/manifest+json",
     "webp": "image/webp",
+    "avif": "image/avif",
     "woff2": "font/woff2",
     "txt": "text/plain; charset=utf-8",
 }
+_TEXTS = ("html", "css", "svg", "webmanifest", "txt")
+_LEAST = 400  # bytes from which compressing is worth it
 _HEADERS = {
     "Content-Security-Policy": (
         "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; manifest-src 'self'; base-uri 'none'; "
@@ -26,20 +38,30 @@ _HEADERS = {
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "strict-origin-when-cross-origin",
 }
+_YEAR = "public, max-age=31536000, immutable"
+_NOT_FOUND = "404.html"
+
+
+def name_of(request: HttpRequest) -> str:
+    """The host that is asked for, as names are compared: in lower case, without port and without the full stop at its end."""
+    return split_domain_port(request.get_host())[0].rstrip(".")
 
 
 class SitesHostMiddleware:
-    """Hands requests for the sites' host name to addresses of their own, past sessions and sign-in."""
+    """Hands requests for the sites' host name to addresses of their own, past sessions and sign-in. The studio answers under
+    its own name only."""
 
     def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
         self.get_response = get_response
 
     def __call__(self, request: HttpRequest) -> HttpResponse:
-        name = request.get_host().rsplit(":", 1)[0]
-        if name != settings.SITES_HOST:
+        name = name_of(request)
+        if name == settings.STUDIO_HOST:
             return self.get_response(request)
+        if name != settings.SITES_HOST:
+            return HttpResponse("There is nothing at this name.", status=404, content_type=_TYPES["txt"])
         if request.method not in ("GET", "HEAD"):
-            return HttpResponse(status=405)
+            return HttpResponseNotAllowed(["GET", "HEAD"])
         return _serve(request)
 
 
@@ -65,28 +87,90 @@ def site_root(request: HttpRequest, slug: str) -> HttpResponse:
 
 
 def site_file(request: HttpRequest, slug: str, name: str) -> HttpResponse:
-    """A file of the live release; the folder itself is its start page."""
+    """A file of the live release; the folder itself is its start page. What is not there is answered with the site's own page
+    for that."""
     release = _live(slug)
     path = name or "index.html"
     digest = release.files.get(path)
     if digest is None:
-        raise Http404
-    etag = f'"{digest[:32]}"'
-    headers = {**_HEADERS, "ETag": etag, "Cache-Control": "no-cache"}
-    if request.headers.get("If-None-Match") == etag:
+        return _missing(request, slug, release)
+    kind = path.rsplit(".", 1)[-1]
+    packed = (kind in _TEXTS and _wanted(request)) or ""
+    etag = f'"{digest[:32]}{"-" + packed if packed else ""}"'
+    version = request.GET.get("v", "")
+    headers = {**_HEADERS, "ETag": etag, "Cache-Control": _YEAR if version and digest.startswith(version) else "no-cache"}
+    if kind in _TEXTS:
+        headers["Vary"] = "Accept-Encoding"
+    if etag in [one.strip().removeprefix("W/") for one in request.headers.get("If-None-Match", "").split(",")]:
         return HttpResponse(status=304, headers=headers)
-    data = Blob.objects.get(pk=digest).data
-    kind = _TYPES.get(path.rsplit(".", 1)[-1], "application/octet-stream")
-    return HttpResponse(bytes(data), content_type=kind, headers=headers)
+    data = _bytes(digest)
+    if packed and len(data) >= _LEAST:
+        data, headers["Content-Encoding"] = _packed(digest, packed), packed
+        return _whole(data, kind, headers)
+    headers["Accept-Ranges"] = "bytes"
+    part = _range(request.headers.get("Range", ""), len(data))
+    if part is None or ("If-Range" in request.headers and request.headers["If-Range"] != etag):
+        return _whole(data, kind, headers)
+    first, last = part
+    if first > last:
+        return HttpResponse(status=416, headers={**headers, "Content-Range": f"bytes */{len(data)}"})
+    headers["Content-Range"] = f"bytes {first}-{last}/{len(data)}"
+    return _whole(data[first : last + 1], kind, headers, 206)
+
+
+def _whole(data: bytes, kind: str, headers: dict[str, str], status: int = 200) -> HttpResponse:
+    headers = {**headers, "Content-Length": str(len(data))}
+    return HttpResponse(data, status=status, content_type=_TYPES.get(kind, "application/octet-stream"), headers=headers)
+
+
+def _wanted(request: HttpRequest) -> str:
+    """The compression that is asked for, the better one first; none where a part of the file is."""
+    if "Range" in request.headers:
+        return ""
+    told = [part.strip().split(";") for part in request.headers.get("Accept-Encoding", "").split(",")]
+    taken = {name[0].strip() for name in told if not any(re.fullmatch(r"\s*q=0(\.0*)?\s*", one) for one in name[1:])}
+    return next((one for one in ("br", "gzip") if one in taken), "")
+
+
+def _range(text: str, size: int) -> tuple[int, int] | None:
+    """The first and the last byte of a range (RFC 9110, 14.1.2); the first is behind the last where it cannot be met. None
+    where the whole is sent: without a range, and for several at once."""
+    found = re.fullmatch(r"bytes=(\d*)-(\d*)", text.strip())
+    if not found or found[1] == found[2] == "":
+        return None
+    if not found[1]:
+        return max(0, size - int(found[2])), size - 1
+    first, last = int(found[1]), min(int(found[2]) if found[2] else size - 1, size - 1)
+    return (first, last) if first < size else (1, 0)
+
+
+@lru_cache(maxsize=256)
+def _bytes(digest: str) -> bytes:
+    return bytes(Blob.objects.values_list("data", flat=True).get(pk=digest))
+
+
+@lru_cache(maxsize=512)
+def _packed(digest: str, how: str) -> bytes:
+    data = _bytes(digest)
+    return brotli.compress(data, quality=9) if how == "br" else gzip.compress(data, 9, mtime=0)
+
+
+def _missing(request: HttpRequest, slug: str, release: Release) -> HttpResponse:
+    """The site's own page for what is not there, its addresses made whole, since it answers in any folder."""
+    digest = release.files.get(_NOT_FOUND)
+    if digest is None:
+        raise Http404
+    text = re.sub(r'(href|src)="(?![a-z]+:|/|#)', rf'\1="/{slug}/', _bytes(digest).decode())
+    return _whole(text.encode(), "html", {**_HEADERS, "Cache-Control": "no-cache"}, 404)
 
 
 def not_found(request: HttpRequest) -> HttpResponse:
-    """There is no such page."""
+    """There is no such page, and no site whose page could say so."""
     return HttpResponse("There is no page here.", status=404, content_type="text/plain; charset=utf-8", headers=_HEADERS)
 
 
 def _live(slug: str) -> Release:
-    release = Release.objects.filter(brand__slug=slug).order_by("-number").first()
+    release = Release.objects.filter(brand__slug=slug).defer("snapshot").order_by("-number").first()
     if release is None:
         raise Http404
     return release

@@ -39,13 +39,21 @@ class Api:
     def redo(self, brand: Brand) -> Any:
         return self.step(brand, "redo")
 
+    def fixes(self, brand: Brand, finding: dict[str, Any]) -> list[dict[str, Any]]:
+        """The fixes of a finding, as the interface asks for them when the finding is looked at."""
+        asked = self.post(f"brands/{brand.pk}/preflight/fixes", {"page": finding["page"], "key": finding["key"]})
+        return list(asked.json()["fixes"])
+
     def change(self, brand: Brand, document: str, revision: int, *patch: dict[str, Any], label: str = "Change") -> Any:
         edit = {"document": document, "revision": revision, "patch": list(patch)}
         return self.post(f"brands/{brand.pk}/changes", {"label": label, "edits": [edit]})
 
 
+PASSWORD = "a long password indeed"
+
+
 def person(name: str, workspace: Workspace | None = None, role: str = "designer") -> User:
-    user = User.objects.create_user(name, password="a long password indeed", first_name=name.capitalize())
+    user = User.objects.create_user(name, password=PASSWORD, first_name=name.capitalize())
     if workspace:
         Membership.objects.create(user=user, workspace=workspace, role=role)
     return user

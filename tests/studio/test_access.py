@@ -18,6 +18,7 @@ PATHS = [
     ("post", "/pages/home/sections/hero/overlay"),
     ("get", "/pages/home/preview"),
     ("get", "/preflight"),
+    ("post", "/preflight/fixes"),
     ("post", "/marks"),
     ("post", "/releases"),
     ("get", "/releases/1/zip"),

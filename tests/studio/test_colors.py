@@ -145,9 +145,10 @@ def test_a_stop_on_a_picture_holds_the_release_back(brand: Brand, anna: Api) -> 
     )  # fmt: skip
     assert anna.post(f"brands/{brand.pk}/releases").status_code == 409
     finding = anna.get(f"brands/{brand.pk}/preflight").json()["findings"][0]
-    assert finding["rule"] == "contrast/text-on-picture" and finding["fixes"]
-    edits = [{**change, "revision": 2} for change in finding["fixes"][0]["changes"]]
-    taken = anna.post(f"brands/{brand.pk}/changes", {"label": finding["fixes"][0]["label"], "edits": edits})
+    assert finding["rule"] == "contrast/text-on-picture"
+    fix = anna.fixes(brand, finding)[0]
+    edits = [{**change, "revision": 2} for change in fix["changes"]]
+    taken = anna.post(f"brands/{brand.pk}/changes", {"label": fix["label"], "edits": edits})
     assert taken.status_code == 200, taken.json()
     assert anna.post(f"brands/{brand.pk}/releases").status_code == 200
     release = brand.releases.get()

@@ -42,6 +42,11 @@ _HOME = 44.0  # least width and height in px of the link that the header's mark 
 _STATES = ("rest", "hover", "pressed")
 
 
+def predict_section(site: Site, system: System, page: Page, section: Section, open_blob: OpenBlob | None = None) -> list[Fact]:
+    """The facts of one section of a page alone; see `predict`."""
+    return list(_Prediction(site, system, open_blob).section(page, section))
+
+
 def predict(site: Site, system: System, pages: list[Page] | None = None, open_blob: OpenBlob | None = None) -> list[Fact]:
     """All facts of the given pages, or of every page, in the order of the site. `open_blob` gives the bytes of a
     photograph by its SHA-256; without it, what a text on a photograph has cannot be told."""

@@ -1,22 +1,35 @@
-"""check(facts, system): rules over facts; and the fixes, each recomputed before it is offered."""
+"""check(facts, system): rules over facts; and the fixes, each recomputed before it is offered.
 
+Checks are made page by page, and what a page had is kept by its content: after a change only what it touches is checked again.
+Fixes are worked out for the findings that somebody looks at, and the work ends when nobody waits for it any more.
+"""
+
+import hashlib
 import json
-from collections import Counter
-from collections.abc import Sequence
+from collections import Counter, OrderedDict
+from collections.abc import Callable, Iterable, MutableMapping, Sequence
 from dataclasses import asdict, dataclass, field, replace
 from typing import Any
 
-from formulon.core.checks.facts import Fact, Place
-from formulon.core.checks.predict import predict
-from formulon.core.checks.rule import Outcome, Rule, Severity, Verdict, rules
+from formulon.core.checks.facts import Fact, Place, TextRun
+from formulon.core.checks.predict import predict, predict_section
+from formulon.core.checks.rule import Outcome, Proposal, Rule, Severity, Verdict, rules
 from formulon.core.errors import FormulonError
 from formulon.core.site.backdrop import OpenBlob
-from formulon.core.site.changes import apply
-from formulon.core.site.model import Site
+from formulon.core.site.changes import Change, apply
+from formulon.core.site.model import Page, Site
 from formulon.core.system.model import System
 from formulon.core.system.resolve import resolve
 
 MOST_FIXES = 4
+_STATES_KEPT = 12  # of a site after a proposal; many findings share one
+Gone = Callable[[], bool]
+
+
+class Abandoned(FormulonError):
+    """Nobody waits for the answer any more."""
+
+    code = "abandoned"
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,7 +43,7 @@ class Fix:
 
 @dataclass(frozen=True, slots=True)
 class Finding:
-    """A rule's result at one place."""
+    """A rule's result at one place. One that holds in both schemes is told once; `schemes` names those that it holds in."""
 
     rule: str
     code: str
@@ -45,6 +58,8 @@ class Finding:
     unit: str
     message: str
     fixes: list[Fix] = field(default_factory=list)
+    schemes: list[str] = field(default_factory=list)
+    key: str = ""
 
     @property
     def stops(self) -> bool:
@@ -53,7 +68,7 @@ class Finding:
 
 @dataclass(frozen=True, slots=True)
 class Report:
-    """The findings, and how many checks had which outcome."""
+    """The findings, and how many checks had which outcome; "stop" and "note" count findings."""
 
     counts: dict[str, int]
     findings: list[Finding]
@@ -67,55 +82,216 @@ class Report:
         return {"counts": self.counts, "findings": [asdict(finding) for finding in self.findings]}
 
 
-def check(facts: Sequence[Fact], system: System, only: Sequence[str] | None = None) -> Report:
-    """The findings of all rules, or of those named, over facts. Without fixes: see `check_site`."""
-    report, _ = _run(facts, only)
-    return report
+Cause = tuple[Rule, Fact, Verdict]
 
 
-def check_site(site: Site, system: System | None = None, open_blob: OpenBlob | None = None) -> Report:
-    """Predicts, checks, and offers for every finding the fixes that were recomputed and pass. `open_blob`: see `predict`."""
-    system = system or resolve(site.identity, site.choices)
-    report, causes = _run(predict(site, system, open_blob=open_blob), None)
-    tried: dict[str, tuple[Site, System] | None] = {}
-    before = Counter((finding.rule, finding.page) for finding in report.findings)
+@dataclass(frozen=True, slots=True)
+class PageChecks:
+    """What the checks of one page, or of any facts, found: each finding with the fact that it is about."""
+
+    counts: Counter[str]
+    found: list[tuple[Finding, Cause]]
+
+
+def check(facts: Iterable[Fact], system: System, only: Sequence[str] | None = None) -> Report:
+    """The findings of all rules, or of those named, over facts. Without fixes: see `Preflight`."""
+    return _report([_run(facts, system, only)])
+
+
+def check_site(site: Site, system: System | None = None, open_blob: OpenBlob | None = None, most: int | None = None) -> Report:
+    """Predicts, checks, and offers for the first findings, by default for all, the fixes that were recomputed and pass.
+    `open_blob`: see `predict`."""
+    work = Preflight(site, system, open_blob)
+    report = work.report()
     findings = [
-        replace(finding, fixes=_fixes(site, system, *cause, before[cause[0].id, finding.page], tried, open_blob))
-        for finding, cause in zip(report.findings, causes, strict=True)
+        replace(finding, fixes=work.fixes(finding)) if most is None or index < most else finding
+        for index, finding in enumerate(report.findings)
     ]
     return Report(report.counts, findings)
 
 
-Cause = tuple[Rule, Fact, Verdict]
+class Preflight:
+    """The checks of a site. `kept` holds what pages had by their content, over several sites; `gone` tells whether the asker
+    has left, upon which the work ends with Abandoned."""
+
+    def __init__(
+        self, site: Site, system: System | None = None, open_blob: OpenBlob | None = None,
+        kept: MutableMapping[str, PageChecks] | None = None, gone: Gone = lambda: False,
+    ) -> None:  # fmt: skip
+        self.site, self.open_blob, self.gone = site, open_blob, gone
+        self.system = system or resolve(site.identity, site.choices)
+        self.kept: MutableMapping[str, PageChecks] = {} if kept is None else kept
+        self.shared = _shared(site)
+        self.tried: OrderedDict[str, tuple[Site, System] | None] = OrderedDict()
+        self.left: dict[tuple[str, str, str], Counter[str]] = {}
+
+    def report(self) -> Report:
+        """What the rules find on all pages, without fixes."""
+        frame = (self.site.frame.header.id, self.site.frame.footer.id)
+        return _report([self.page(page) for page in self.site.pages], frame)
+
+    def page(self, page: Page) -> PageChecks:
+        """What the rules find on a page."""
+        key = hashlib.blake2b((self.shared + page.model_dump_json()).encode(), digest_size=16).hexdigest()
+        found = self.kept.get(key)
+        if found is None:
+            self._go_on()
+            found = self.kept[key] = _run(predict(self.site, self.system, [page], self.open_blob), self.system, None)
+        return found
+
+    def finding(self, page_id: str, key: str) -> Finding | None:
+        """A finding of a page by its key."""
+        page = self.site.page(page_id)
+        return next((one for one, _ in self.page(page).found if one.key == key), None) if page else None
+
+    def fixes(self, finding: Finding) -> list[Fix]:
+        """The proposals after which the rule finds less on the page than it did."""
+        page = self.site.page(finding.page)
+        cause = next((c for one, c in self.page(page).found if one.key == finding.key), None) if page else None
+        if page is None or cause is None:
+            return []
+        one, fact, verdict = cause
+        offered: list[Fix] = []
+        for proposal in one.mend(self.site, self.system, fact, verdict, one.options):
+            self._go_on()
+            changes = [change.model_dump() for change in proposal.changes]
+            found = self._after(json.dumps(changes, sort_keys=True), proposal, page, fact.place.section, one)
+            if found is None:
+                continue
+            less, facts = found
+            if less:
+                offered.append(Fix(proposal.label, changes, _predicted(one, fact, facts)))
+            if len(offered) == MOST_FIXES:
+                break
+        return offered
+
+    def _go_on(self) -> None:
+        if self.gone():
+            raise Abandoned("The work was ended, since nobody waits for it.")
+
+    def _after(self, key: str, proposal: Proposal, page: Page, section: str, one: Rule) -> tuple[bool, list[Fact]] | None:
+        """Whether the rule finds less on the page after a proposal, and the facts of the section it is about; None where the
+        proposal does not fit. A change of one section is checked on that section alone."""
+        if key not in self.tried:
+            self.tried[key] = _changed(self.site, self.system, proposal.changes)
+            while len(self.tried) > _STATES_KEPT:
+                self.tried.popitem(last=False)
+        after = self.tried[key]
+        if after is None:
+            return None
+        site, system = after
+        changed = site.page(page.id)
+        if changed is None:
+            return True, []
+        kept = [one for one in changed.sections if one.id == section]
+        whole = section in (site.frame.header.id, site.frame.footer.id) or not kept
+        facts = [] if whole else predict_section(site, system, changed, kept[0], self.open_blob)
+        before = self.page(page).found
+        if _one_section(proposal.changes, self.site, page, section):
+            had = sum(finding.rule == one.id and finding.section == section for finding, _ in before)
+            return len(_run(facts, system, [one.id]).found) < had, facts
+        name = (key, page.id, one.id)
+        if name not in self.left:
+            everything = predict(site, system, [changed], self.open_blob)
+            self.left[name] = Counter(finding.rule for finding, _ in _run(everything, system, [one.id]).found)
+            if whole:
+                facts = [fact for fact in everything if fact.place.section == section]
+        return self.left[name][one.id] < sum(finding.rule == one.id for finding, _ in before), facts
 
 
-def _run(facts: Sequence[Fact], only: Sequence[str] | None) -> tuple[Report, list[Cause]]:
-    counts: Counter[str] = Counter({"pass": 0, "fail": 0, "cannot-tell": 0, "does-not-apply": 0, "stop": 0, "note": 0})
-    findings, causes = [], []
-    chosen = [one for name, one in rules().items() if only is None or name in only]
+def _shared(site: Site) -> str:
+    """What the checks of every page rest on besides the page."""
+    pages = [(page.id, page.name, page.menu) for page in site.pages]
+    assets = [asset.model_dump_json(exclude={"svg"}) for asset in site.assets]
+    parts = [site.identity.model_dump_json(), site.choices.model_dump_json(), site.frame.model_dump_json(), pages, assets]
+    return hashlib.blake2b(repr(parts).encode(), digest_size=16).hexdigest()
+
+
+def _one_section(changes: Sequence[Change], site: Site, page: Page, section: str) -> bool:
+    """Whether changes touch nothing but one section of a page, which stays on it."""
+    place = next((index for index, one in enumerate(page.sections) if one.id == section), None)
+    return place is not None and all(
+        change.document == f"page:{page.id}"
+        and all(str(operation.get("path", "")).startswith(f"/sections/{place}/") for operation in change.patch)
+        for change in changes
+    )
+
+
+def _run(facts: Iterable[Fact], system: System, only: Sequence[str] | None) -> PageChecks:
+    counts: Counter[str] = Counter()
+    found: OrderedDict[str, tuple[Finding, Cause]] = OrderedDict()
     by_type: dict[type, list[Rule]] = {}
-    for one in chosen:
-        by_type.setdefault(one.looks_at, []).append(one)
+    for name, one in rules().items():
+        if only is None or name in only:
+            by_type.setdefault(one.looks_at, []).append(one)
     for fact in facts:
         for one in by_type.get(type(fact), []):
             outcome, verdicts = one.verdicts(fact)
             counts[outcome] += 1
             for verdict in verdicts:
                 finding = _finding(one, fact, verdict)
-                findings.append(finding)
-                causes.append((one, fact, verdict))
-                if finding.outcome == "fail":
-                    counts[one.severity] += 1
-    order = sorted(range(len(findings)), key=lambda i: (not findings[i].stops, i))
-    return Report(dict(counts), [findings[i] for i in order]), [causes[i] for i in order]
+                known = found.get(finding.key)
+                if known is None:
+                    found[finding.key] = finding, (one, fact, verdict)
+                else:
+                    found[finding.key] = _both(known, finding, (one, fact, verdict))
+    told = [(_told(finding, system), cause) for finding, cause in found.values()]
+    return PageChecks(counts, told)
+
+
+def _both(known: tuple[Finding, Cause], finding: Finding, cause: Cause) -> tuple[Finding, Cause]:
+    """A finding that was made before in another scheme: the worse of the two, naming both."""
+    old, _ = known
+    schemes = [*old.schemes, *(scheme for scheme in finding.schemes if scheme not in old.schemes)]
+    worse = finding.unit == ":1" and (finding.measured or 0.0) < (old.measured or 0.0)
+    return (replace(finding, schemes=schemes), cause) if worse else (replace(old, schemes=schemes), known[1])
+
+
+def _told(finding: Finding, system: System) -> Finding:
+    """The finding with the schemes in its words, where the site has two and they are told apart."""
+    if len(system.schemes) < 2 or not finding.schemes or not finding.rule.startswith("contrast/"):
+        return finding
+    where = "In both schemes" if len(finding.schemes) > 1 else f"In the {finding.schemes[0]} scheme"
+    return replace(finding, message=f"{finding.message} {where}.")
+
+
+def _report(parts: Iterable[PageChecks], frame: Sequence[str] = ()) -> Report:
+    """All findings, those that stop the release first; and the counts. What is found in header or footer is told once, and not
+    for every page that it stands on."""
+    counts: Counter[str] = Counter({"pass": 0, "fail": 0, "cannot-tell": 0, "does-not-apply": 0, "stop": 0, "note": 0})
+    findings: list[Finding] = []
+    seen: set[tuple[str, ...]] = set()
+    for part in parts:
+        counts.update(part.counts)
+        for finding, _ in part.found:
+            everywhere = (finding.rule, finding.code, finding.section, finding.target, finding.message)
+            if finding.section in frame:
+                if everywhere in seen:
+                    continue
+                seen.add(everywhere)
+            findings.append(finding)
+    for finding in findings:
+        counts[finding.severity] += finding.outcome == "fail"
+    return Report(dict(counts), sorted(findings, key=lambda finding: not finding.stops))
 
 
 def _finding(one: Rule, fact: Fact, verdict: Verdict) -> Finding:
     values = {**verdict.values, "measured": _figure(verdict.measured), "required": _figure(verdict.required)}
     place: Place = fact.place
+    scheme = getattr(fact, "scheme", "") if isinstance(fact, TextRun) else verdict.values.get("scheme", "")
+    named = (
+        one.id,
+        verdict.code,
+        place.page,
+        place.section,
+        place.slot,
+        getattr(fact, "ink", ""),
+        verdict.values.get("text", ""),
+    )
     return Finding(
         one.id, verdict.code, verdict.outcome, one.severity, place.page, place.section, verdict.width, place.slot,
-        verdict.measured, verdict.required, verdict.unit, one.messages[verdict.code].format(**values),
+        verdict.measured, verdict.required, verdict.unit, one.messages[verdict.code].format(**values), [],
+        [str(scheme)] if scheme else [], hashlib.blake2b(repr(named).encode(), digest_size=8).hexdigest(),
     )  # fmt: skip
 
 
@@ -126,38 +302,8 @@ def _figure(value: float | None) -> str:
     return f"{int(value * 100 + 1e-9) / 100:g}"
 
 
-def _fixes(
-    site: Site,
-    system: System,
-    one: Rule,
-    fact: Fact,
-    verdict: Verdict,
-    before: int,
-    tried: dict[str, Any],
-    open_blob: OpenBlob | None,
-) -> list[Fix]:
-    """The proposals after which the rule finds less on the page than the `before` that it found."""
-    offered: list[Fix] = []
-    for proposal in one.mend(site, system, fact, verdict, one.options):
-        changes = [change.model_dump() for change in proposal.changes]
-        key = json.dumps(changes, sort_keys=True)
-        if key not in tried:
-            tried[key] = _after(site, system, proposal.changes)
-        after = tried[key]
-        if after is None:
-            continue
-        page = after[0].page(fact.place.page)
-        facts = predict(after[0], after[1], [page], open_blob) if page else []
-        left = check(facts, after[1], only=[one.id]).findings
-        if len(left) >= before:
-            continue
-        offered.append(Fix(proposal.label, changes, _predicted(one, fact, facts)))
-        if len(offered) == MOST_FIXES:
-            break
-    return offered
-
-
-def _after(site: Site, system: System, changes: Any) -> tuple[Site, System] | None:
+def _changed(site: Site, system: System, changes: Sequence[Change]) -> tuple[Site, System] | None:
+    """Site and system after changes; None where they do not fit."""
     try:
         changed = apply(site, changes)
     except FormulonError:
@@ -175,4 +321,4 @@ def _predicted(one: Rule, fact: Fact, facts: Sequence[Fact]) -> float | None:
 
 
 def _twin(a: Fact, b: Fact) -> bool:
-    return getattr(a, "ink", None) == getattr(b, "ink", None)
+    return getattr(a, "ink", None) == getattr(b, "ink", None) and getattr(a, "scheme", None) == getattr(b, "scheme", None)

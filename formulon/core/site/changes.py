@@ -6,7 +6,7 @@ A site is cut into documents that are revised apart: "identity", "choices", "fra
 import copy
 import json
 from collections.abc import Iterable
-from typing import Any
+from typing import Any, cast
 
 import jsonpatch
 import jsonpointer
@@ -100,17 +100,19 @@ def documents(site: Site) -> dict[str, dict[str, Any]]:
 
 
 def apply(site: Site, changes: Iterable[Change]) -> Site:
-    """The site after changes. Raises ChangeError where one does not fit."""
-    made = documents(site)
+    """The site after changes; what they leave alone is taken over as it is. Raises ChangeError where one does not fit."""
+    parts: dict[str, Model] = {"identity": site.identity, "choices": site.choices, "frame": site.frame}
+    parts |= {f"page:{page.id}": page for page in site.own_pages()}
     for change in changes:
-        if change.document not in made:
+        if change.document not in parts:
             raise ChangeError(f"There is no document “{change.document}”.")
-        made[change.document] = patched(change.document, made[change.document], change.patch)
+        body = patched(change.document, parts[change.document].model_dump(), change.patch)
+        parts[change.document] = model_of(change.document).model_validate(body)
     return Site(
-        identity=Identity.model_validate(made["identity"]),
-        choices=Choices.model_validate(made["choices"]),
-        frame=Frame.model_validate(made["frame"]),
-        pages=[Page.model_validate(body) for name, body in made.items() if name.startswith("page:")],
+        identity=cast(Identity, parts["identity"]),
+        choices=cast(Choices, parts["choices"]),
+        frame=cast(Frame, parts["frame"]).model_copy(deep=True),
+        pages=[cast(Page, part) for name, part in parts.items() if name.startswith("page:")],
         assets=site.assets,
     )
 

@@ -59,7 +59,7 @@ def _page_names(names: list[str]) -> tuple[list[tuple[str, str]], dict[str, str]
         if usual:
             called.setdefault(usual, name)
         elif plain and plain not in seen:
-            made[free_id(page_id(name), (*made, *_USUAL, "index"))] = name
+            made[free_id(page_id(name), (*made, *_USUAL, "index", "404"))] = name
         seen.add(plain)
     return list(made.items()), called
 

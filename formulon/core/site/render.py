@@ -10,7 +10,7 @@ from typing import Any
 import jinja2
 from markupsafe import Markup, escape
 
-from formulon.core.site import fonts, motif, pictures, touch_icons
+from formulon.core.site import fonts, missing, motif, pictures, touch_icons
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
@@ -52,6 +52,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     files: dict[str, bytes] = {}
     for page in site.pages:
         files[site.file_name(page)] = render_page(site, system, page).encode()
+    files[f"{missing.ID}.html"] = render_page(site, system, missing.missing_page(site)).encode()
     files["tokens.css"] = (fonts.face_rules(site, system) + tokens_css(system, used_names())).encode()
     files["site.css"] = (style_css(site, system) + placed_css(site) + fitted_css(site, system)).encode()
     files |= fonts.files(site)
@@ -367,6 +368,10 @@ class _View:
             target = self.site.page(to[5:])
             return self.site.file_name(target) if target else ""
         return dialled(to[4:], self.site.identity.language) if to.startswith("tel:") else to
+
+    def listed(self) -> bool:
+        """Whether the page is one of the site's: search engines read it, and links to it show its picture."""
+        return self.site.page(self.page.id) is not None
 
     def navigation(self) -> list[tuple[str, str, bool]]:
         """Name, address and whether it is this page, for every page of the menu but the start page."""

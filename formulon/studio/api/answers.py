@@ -3,8 +3,12 @@
 from django.conf import settings
 from django.http import HttpRequest
 from django.http.response import HttpResponseBase
+from pydantic import ValidationError
 
+from formulon.core.checks.predict import predict
+from formulon.core.checks.reach import reach
 from formulon.core.checks.rule import Rule
+from formulon.core.checks.runner import Preflight
 from formulon.core.color.vision import MATRICES
 from formulon.core.errors import FormulonError
 from formulon.core.formats.identity_files import FORMS
@@ -13,6 +17,7 @@ from formulon.core.identity.brief import AXES, described, missing, open_question
 from formulon.core.identity.facts import GROUPS
 from formulon.core.site.addresses import data_address
 from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.changes import explain
 from formulon.core.site.model import Asset
 from formulon.core.site.render import WIDTHS, preview_tokens
 from formulon.core.system.choices import GROUNDS, Choices
@@ -88,7 +93,8 @@ def step_of(entry: Entry | None, person: object) -> shapes.HistoryStep | None:
 
 def unopened(request: HttpRequest, brand: Brand, error: Exception) -> HttpResponseBase:
     """Why a brand cannot be drawn, and the newest change, which can be taken back all the same."""
-    why = str(error) if isinstance(error, FormulonError) else type(error).__name__
+    why = explain(error) if isinstance(error, ValidationError) else str(error) if isinstance(error, FormulonError) else ""
+    why = why or type(error).__name__
     undo = step_of(history.steps(brand)[0], request.user)
     told = f"This brand cannot be drawn as it is: {why}" + ("." if not why.endswith(".") else "")
     return problem(409, "unopenable", told, undo=undo.model_dump() if undo else None)
@@ -151,6 +157,23 @@ def brand_card(request: HttpRequest, brand: Brand) -> shapes.BrandCard:
         release=release.number if release else None,
         address=address_of(request, brand) if release else None,
     )
+
+
+def undrawn(work: Preflight) -> list[str]:
+    """The conflicts of the system at which nothing stops on a page, each with why: System counts them, preflight does not."""
+    system, site = work.system, work.site
+    used = reach(site, system, predict(site, system))
+    stopped = {(finding.section, finding.page) for finding in work.report().findings if finding.stops}
+    made = []
+    for conflict in system.conflicts:
+        if conflict.cause:
+            continue
+        uses = used.get(conflict.path, [])
+        if not uses:
+            made.append(f"{conflict.message} No page draws it.")
+        elif not any((use.section, use.page) in stopped for use in uses):
+            made.append(f"{conflict.message} Where pages draw it, no check stops: it is no text there, or is large.")
+    return made
 
 
 def reference(rule: Rule, code: str) -> shapes.Reference:

@@ -3,6 +3,7 @@
 import json
 from typing import Any
 
+from django.conf import settings
 from django.core.exceptions import BadRequest, PermissionDenied, RequestDataTooBig, SuspiciousOperation
 from django.http import Http404, HttpRequest, HttpResponse
 from django.http.response import HttpResponseBase
@@ -54,6 +55,15 @@ def plain(status: int, code: str, title: str) -> HttpResponse:
     """A problem document outside of Django REST framework's views."""
     body = {"type": f"urn:formulon:{code}", "title": title, "status": status, "code": code}
     return HttpResponse(json.dumps(body), status=status, content_type="application/problem+json")
+
+
+def locked_out(request: HttpRequest, original: Any = None, credentials: Any = None) -> HttpResponse:
+    """After too many wrong passwords, everywhere one can sign in."""
+    minutes = int(settings.AXES_COOLOFF_TIME.total_seconds() // 60)
+    title = f"There were too many wrong passwords for this name, or from this address. Try again in {minutes} minutes."
+    made = _told(request, 429, "too-many-tries", title)
+    made["Retry-After"] = str(minutes * 60)
+    return made
 
 
 def bad_request(request: HttpRequest, exception: Exception) -> HttpResponse:

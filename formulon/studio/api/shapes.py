@@ -5,7 +5,7 @@ from typing import Any
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from formulon.core.checks.runner import Finding
+from formulon.core.checks.runner import Finding, Fix
 from formulon.core.identity.brief import Missing, Question
 from formulon.core.identity.decide import Request
 from formulon.core.identity.evidence import Fact
@@ -26,6 +26,11 @@ class Shape(BaseModel):
 class Credentials(Shape):
     username: str = Field(max_length=150)
     password: str = Field(max_length=300)
+
+
+class NewPassword(Shape):
+    current: str = Field(max_length=300)
+    new: str = Field(max_length=300)
 
 
 class Person(Shape):
@@ -201,6 +206,19 @@ class Preflight(Shape):
     findings: list[Finding]
     rules: list["RuleCard"]
     stopped: bool
+    schemes: list[Scheme]
+    undrawn: list[str]
+
+
+class FixesRequest(Shape):
+    """Which finding is meant: its page, and its key."""
+
+    page: str = Field(max_length=60)
+    key: str = Field(max_length=40)
+
+
+class Fixes(Shape):
+    fixes: list[Fix]
 
 
 class Reference(Shape):

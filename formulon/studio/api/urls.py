@@ -10,6 +10,7 @@ _BRAND = "brands/<uuid:brand_id>"
 urlpatterns = [
     path("schema", SpectacularAPIView.as_view()),
     path("session", views.SessionView.as_view()),
+    path("session/password", views.PasswordView.as_view()),
     path("library", views.LibraryView.as_view()),
     path("colors", views.ColorsView.as_view()),
     path("colors/pick", color_views.PickView.as_view()),
@@ -47,6 +48,7 @@ urlpatterns = [
     path(f"{_BRAND}/pages/<slug:page_id>/preview", views.PreviewView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/overlay", color_views.OverlayView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
+    path(f"{_BRAND}/preflight/fixes", views.FixesView.as_view()),
     path(f"{_BRAND}/marks", views.MarksView.as_view()),
     path(f"{_BRAND}/releases", views.ReleasesView.as_view()),
     path(f"{_BRAND}/releases/<int:number>/zip", views.ReleaseZipView.as_view()),

@@ -1,8 +1,11 @@
 """The API's views: each a few lines over a service."""
 
+from collections.abc import Callable
 from typing import Any, ClassVar
 
-from django.contrib.auth import authenticate, login, logout
+from django.contrib.auth import authenticate, login, logout, update_session_auth_hash
+from django.contrib.auth.password_validation import validate_password
+from django.core.exceptions import ValidationError as DjangoValidationError
 from django.http import Http404, HttpResponse
 from django.http.response import HttpResponseBase
 from django.middleware.csrf import get_token
@@ -11,10 +14,8 @@ from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.parsers import MultiPartParser
 from rest_framework.permissions import AllowAny, BasePermission
 from rest_framework.request import Request
-from rest_framework.throttling import AnonRateThrottle
 
 from formulon.core.checks.rule import rules
-from formulon.core.checks.runner import check_site
 from formulon.core.color.parse import parse_list
 from formulon.core.formats.identity_files import FORMS
 from formulon.core.site.model import Site
@@ -29,22 +30,15 @@ from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Membership, Workspace
-from formulon.studio.services import brands, deciding, history, releases, sites, sources, uploads
+from formulon.studio.services import brands, deciding, history, preflight, releases, sites, sources, uploads
 
 FONTS = "/static/fonts/"
-
-
-class SignInThrottle(AnonRateThrottle):
-    scope = "sign-in"
 
 
 class SessionView(View):
     """Who is signed in; signing in and out."""
 
     permission_classes: ClassVar[list[type[BasePermission]]] = [AllowAny]
-
-    def get_throttles(self) -> list[Any]:
-        return [SignInThrottle()] if self.request.method == "POST" else []
 
     def said(self, request: Request) -> HttpResponseBase:
         get_token(request._request)
@@ -80,6 +74,24 @@ class SessionView(View):
         from formulon.studio.api.access import SignedIn
 
         SignedIn().enforce_csrf(request)
+
+
+class PasswordView(View):
+    """A person's own password."""
+
+    @extend_schema(request=shapes.NewPassword, responses={204: None, 422: shapes.Problem})
+    def post(self, request: Request) -> HttpResponseBase:
+        wanted, person = shapes.NewPassword.model_validate(request.data), user_of(request)
+        if not person.check_password(wanted.current):
+            return problem(422, "password-wrong", "The password that you have now is another one. Type it again.")
+        try:
+            validate_password(wanted.new, person)
+        except DjangoValidationError as error:
+            return problem(422, "password-weak", " ".join(error.messages))
+        person.set_password(wanted.new)
+        person.save(update_fields=["password"])
+        update_session_auth_hash(request._request, person)  # who changes it stays signed in here, and nowhere else
+        return HttpResponse(status=204)
 
 
 class LibraryView(View):
@@ -309,7 +321,8 @@ class PreflightView(View):
     @extend_schema(responses=shapes.Preflight)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id)
-        report = check_site(sites.load(brand), open_blob=sites.blob_of(brand))
+        work = preflight.of(brand, gone(request))
+        report = work.report()
         cards = [
             shapes.RuleCard(
                 id=one.id,
@@ -320,7 +333,31 @@ class PreflightView(View):
             )
             for one in rules().values()
         ]
-        return answer(shapes.Preflight(counts=report.counts, findings=report.findings, rules=cards, stopped=report.stopped))
+        return answer(
+            shapes.Preflight(
+                counts=report.counts, findings=report.findings, rules=cards, stopped=report.stopped,
+                schemes=list(work.system.schemes), undrawn=answers.undrawn(work),
+            )
+        )  # fmt: skip
+
+
+class FixesView(View):
+    """The fixes of one finding, each applied and checked again before it is offered."""
+
+    @extend_schema(request=shapes.FixesRequest, responses={200: shapes.Fixes, 404: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id)
+        wanted = shapes.FixesRequest.model_validate(request.data)
+        found = preflight.fixes(brand, wanted.page, wanted.key, gone(request))
+        if found is None:
+            raise Http404
+        return answer(shapes.Fixes(fixes=found))
+
+
+def gone(request: Request) -> Callable[[], bool]:
+    """Whether who asked has left, as the server can tell; it never can in tests."""
+    left = request._request.META.get("waitress.client_disconnected")
+    return left if callable(left) else lambda: False
 
 
 class MarksView(View):

@@ -15,6 +15,7 @@ from formulon.core.checks.runner import check
 from formulon.core.site.guide import FILE, guide_alone, guide_files
 from formulon.core.site.render import render
 from formulon.core.site.social import social_path, social_picture
+from formulon.core.site.versions import versioned
 from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Stopped
 from formulon.studio.models import Blob, Brand, Release
@@ -47,6 +48,7 @@ def publish(brand: Brand, author: User | None) -> Release:
     with ThreadPoolExecutor(os.cpu_count()) as pool:  # most of the work is done outside Python's lock
         rest = missing[1:]
         drawn |= zip(rest, pool.map(lambda path: social_picture(site, system, pictures[path]), rest), strict=True)
+    drawn = versioned(drawn)
     files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}
     known = set(Blob.objects.filter(pk__in=[digest for digest, _ in files.values()]).values_list("pk", flat=True))
     fresh = {digest: data for digest, data in files.values() if digest not in known}

@@ -82,7 +82,7 @@ def test_check_exits_1_when_something_stops(folder: Path) -> None:
     assert result.exit_code == 1 and data["counts"]["stop"] == len(data["findings"])
     assert set(data["findings"][0]) == {
         "rule", "code", "outcome", "severity", "page", "section", "width", "target", "measured", "required", "unit",
-        "message", "fixes",
+        "message", "fixes", "schemes", "key",
     }  # fmt: skip
     assert "stop the release" in run("check", str(folder / "site.json")).output
 

@@ -77,7 +77,8 @@ def test_every_valid_identity_is_planned_built_and_checked(body: dict[str, Any])
     system = resolve(site.identity, site.choices)
     files = render(site, system)
     assert {"index.html", "site.css", "tokens.css"} <= set(files) and all(files.values())
-    assert sum(name.endswith(".html") for name in files) == len(site.pages) == len({page.id for page in site.pages})
+    assert {name for name in files if name.endswith(".html")} == {"404.html", *(site.file_name(page) for page in site.pages)}
+    assert len(site.pages) == len({page.id for page in site.pages})
     assert all(b"\0" not in data for name, data in files.items() if name.endswith(".html"))
     report = check(predict(site, system), system)
     stops = {(one.rule, one.code, one.target, one.message) for one in report.findings if one.stops and one.rule not in _GAPS}

@@ -81,6 +81,23 @@ export function usePreflight(brandId: string, stamp: string) {
   });
 }
 
+/** The fixes of a finding, worked out when it is looked at; `stamp` changes with every revision. */
+export function useFixes(brandId: string, stamp: string, finding: { page: string; key: string }, wanted: boolean) {
+  return useQuery({
+    queryKey: ['fixes', brandId, stamp, finding.page, finding.key],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/preflight/fixes', {
+          params: { path: { brand_id: brandId } },
+          body: { page: finding.page, key: finding.key },
+          signal,
+        }),
+      ),
+    enabled: wanted,
+    gcTime: 60_000,
+  });
+}
+
 /** The brand’s files and what they say; asked again and again while files are being read. */
 export function useSources(brandId: string) {
   return useQuery({

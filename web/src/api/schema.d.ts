@@ -365,6 +365,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/preflight/fixes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The fixes of one finding, each applied and checked again before it is offered. */
+        post: operations["brands_preflight_fixes_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/questions": {
         parameters: {
             query?: never;
@@ -703,6 +720,23 @@ export interface paths {
         post: operations["session_create"];
         /** @description Who is signed in; signing in and out. */
         delete: operations["session_destroy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A person's own password. */
+        post: operations["session_password_create"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1468,7 +1502,7 @@ export interface components {
         };
         /**
          * Finding
-         * @description A rule's result at one place.
+         * @description A rule's result at one place. One that holds in both schemes is told once; `schemes` names those that it holds in.
          */
         Finding: {
             /** Rule */
@@ -1497,6 +1531,13 @@ export interface components {
             message: string;
             /** Fixes */
             fixes?: components["schemas"]["Fix"][];
+            /** Schemes */
+            schemes?: string[];
+            /**
+             * Key
+             * @default
+             */
+            key: string;
         };
         /**
          * FitOfStep
@@ -1560,6 +1601,21 @@ export interface components {
             }[];
             /** Predicted */
             predicted: number | null;
+        };
+        /** Fixes */
+        Fixes: {
+            /** Fixes */
+            fixes: components["schemas"]["Fix"][];
+        };
+        /**
+         * FixesRequest
+         * @description Which finding is meant: its page, and its key.
+         */
+        FixesRequestRequest: {
+            /** Page */
+            page: string;
+            /** Key */
+            key: string;
         };
         /**
          * Focus
@@ -2094,6 +2150,13 @@ export interface components {
             /** Name */
             name: string;
         };
+        /** NewPassword */
+        NewPasswordRequest: {
+            /** Current */
+            current: string;
+            /** New */
+            new: string;
+        };
         /**
          * Offer
          * @description Something that the brand offers, in its own words.
@@ -2390,6 +2453,10 @@ export interface components {
             rules: components["schemas"]["RuleCard"][];
             /** Stopped */
             stopped: boolean;
+            /** Schemes */
+            schemes: components["schemas"]["SchemeEnum"][];
+            /** Undrawn */
+            undrawn: string[];
         };
         /** Preview */
         Preview: {
@@ -3834,6 +3901,39 @@ export interface operations {
             };
         };
     };
+    brands_preflight_fixes_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FixesRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fixes"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     brands_questions_create: {
         parameters: {
             query?: never;
@@ -4428,6 +4528,36 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    session_password_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
             };
         };
     };

@@ -35,12 +35,12 @@ class Command(BaseCommand):
         if len(password) < 12:
             raise CommandError("Set FORMULON_DEMO_PASSWORD to a password of 12 characters or more; ./start makes one.")
         person, fresh = User.objects.get_or_create(username=USERNAME, defaults={"first_name": "Demo", "last_name": "designer"})
-        if fresh or not person.check_password(password):
+        if fresh:  # later the password is the person's own
             person.set_password(password)
             person.save()
-        workspace, _ = Workspace.objects.get_or_create(name="Demo studio")
+        workspace, made = Workspace.objects.get_or_create(name="Demo studio")
         Membership.objects.get_or_create(workspace=workspace, user=person, defaults={"role": Membership.Role.OWNER})
-        if not Brand.objects.filter(workspace=workspace, slug="quillmoor-observatory").exists():
+        if made:  # a demo that was deleted stays deleted
             load_folder(settings.ROOT / "demo" / "quillmoor", workspace)
 
 

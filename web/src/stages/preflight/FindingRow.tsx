@@ -1,6 +1,9 @@
+import { useRef } from 'react';
 import { Link } from 'react-router';
 import type { Finding, Fix, Preflight } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { useFixes } from '../../api/queries';
+import { stampOf, useBench } from '../../shell/bench';
+import { useSeen } from '../../parts/useSeen';
 import { Crop } from './Crop';
 
 export type FindingRowProps = {
@@ -23,6 +26,9 @@ const UNITS: Record<string, string> = { ':1': 'measured, to 1', px: 'px', lines:
 /** One finding: evidence, numbers, reason, fixes. */
 export function FindingRow({ finding, rule, busy, take }: FindingRowProps) {
   const { brand, canWrite } = useBench();
+  const row = useRef<HTMLLIElement>(null);
+  const seen = useSeen(row);
+  const known = useFixes(brand.id, stampOf(brand), { page: finding.page, key: finding.key ?? '' }, seen);
   const page = brand.pages.find((one) => one.body.id === finding.page)?.body;
   const place = [
     page?.name ?? finding.page,
@@ -32,7 +38,7 @@ export function FindingRow({ finding, rule, busy, take }: FindingRowProps) {
   const reference = rule?.references[finding.code];
   const stop = finding.severity === 'stop' && finding.outcome === 'fail';
   return (
-    <li className="finding">
+    <li className="finding" ref={row}>
       <Crop finding={finding} />
       <div>
         <h3>
@@ -66,7 +72,13 @@ export function FindingRow({ finding, rule, busy, take }: FindingRowProps) {
           )}
         </div>
         <div className="fixes">
-          {finding.fixes?.map((fix, index) => (
+          {known.isPending && <span className="soft">Working out fixes…</span>}
+          {known.isError && (
+            <button type="button" className="quiet-action" onClick={() => void known.refetch()}>
+              Work out fixes again
+            </button>
+          )}
+          {known.data?.fixes.map((fix, index) => (
             <button
               key={fix.label}
               type="button"

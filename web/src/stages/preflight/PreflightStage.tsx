@@ -69,8 +69,22 @@ export function PreflightStage() {
           </div>
           <p className="soft">
             {passed.toLocaleString('en-GB')} of {(passed + failed).toLocaleString('en-GB')} checks pass on{' '}
-            {brand.pages.length} pages × 4 widths, light. Predicted from the fonts and tokens, not measured.
+            {brand.pages.length} pages × 4 widths, {data.schemes.join(' and ')}. Predicted from the fonts and tokens,
+            not measured.
           </p>
+          {data.undrawn.length > 0 && (
+            <details className="undrawn">
+              <summary>
+                System counts {data.undrawn.length} {data.undrawn.length === 1 ? 'conflict' : 'conflicts'} that stop
+                nothing here
+              </summary>
+              <ul>
+                {data.undrawn.map((one) => (
+                  <li key={one}>{one}</li>
+                ))}
+              </ul>
+            </details>
+          )}
           {!stopCount && (
             <Link className="main-action" to={`/brands/${brand.id}/release`}>
               Go to release
@@ -99,7 +113,7 @@ export function PreflightStage() {
         <ol>
           {found.map((finding) => (
             <FindingRow
-              key={`${finding.rule} ${finding.code} ${finding.page} ${finding.section} ${finding.target} ${finding.message}`}
+              key={`${finding.page} ${finding.key}`}
               finding={finding}
               rule={data.rules.find((rule) => rule.id === finding.rule)}
               busy={busy}

@@ -59,7 +59,7 @@ def text_on_picture(fact: TextsOnPicture, options: Mapping[str, float]) -> Itera
     for text in fact.texts:
         words = text.run.text[:60].rstrip()
         if not text.demands:
-            yield Verdict("not-read", values={"text": words}, outcome="cannot-tell")
+            yield Verdict("not-read", values={"text": words, "scheme": text.run.scheme}, outcome="cannot-tell")
             continue
         found = {width: judge(fact, text, width) for width in text.demands}
         failing = [w for w, made in found.items() if made.share > options["share"]]
@@ -67,6 +67,7 @@ def text_on_picture(fact: TextsOnPicture, options: Mapping[str, float]) -> Itera
             width = max(failing, key=lambda w: found[w].share)
             made, required = found[width], text.demands[width].required
             values = {"text": words, "share": f"{made.share:.1%}", "worst": shown(made.worst), "needed": f"{required:g}"}
+            values["scheme"] = text.run.scheme
             yield Verdict(_CODES[text.run.policy.name], made.deciding, required, ":1", width, values)
 
 
