@@ -3,7 +3,7 @@
 from procrastinate import JobContext
 from procrastinate.contrib.django import app
 
-from formulon.studio.services import sources, sweeping
+from formulon.studio.services import deciding, sources, sweeping
 
 
 @app.task(name="read_intake", queue="reading")
@@ -23,11 +23,19 @@ async def retry_stalled(context: JobContext, timestamp: int) -> None:
 @app.periodic(cron="17 * * * *")
 @app.task(name="sweep_hourly", queue="reading", queueing_lock="sweep_hourly")
 def sweep_hourly(timestamp: int) -> None:
-    """Gives back the space of files to which nothing refers any more."""
+    """Gives back the space of files to which nothing refers any more, and encodes what an earlier version kept."""
     sweeping.sweep()
+    for picture_id in deciding.unencoded():
+        deciding.encode_picture(picture_id)
 
 
 @app.task(name="sweep", queue="reading")
 def sweep() -> None:
     """The same after a brand was taken away."""
     sweeping.sweep()
+
+
+@app.task(name="encode_picture", queue="reading")
+def encode_picture(picture_id: int) -> None:
+    """Makes the sizes of a photograph in the smaller form."""
+    deciding.encode_picture(picture_id)

@@ -1,6 +1,7 @@
 """The brand's files: kept by content within the workspace, read by the worker, decided on as entries of the history."""
 
 import io
+import re
 import json
 import zipfile
 from typing import Any
@@ -17,7 +18,7 @@ from formulon.core.system.identity import Identity
 from formulon.core.system.resolve import resolve
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Entry, Intake, Picture, SourceFile, StoredFile, Workspace
-from formulon.studio.services import sites, sources
+from formulon.studio.services import deciding, sites, sources
 from tests.studio.conftest import Api
 
 GPL = b"GIMP Palette\n 27  33  71\tNight\n242 169  59\tLamp\n"
@@ -165,7 +166,7 @@ def test_a_photograph_becomes_the_brands_own_and_is_published(fresh: Brand, anna
     (fact,) = anna.get(f"brands/{fresh.pk}/sources").json()["facts"]
     state = act(anna, fresh, {"fact": fact["id"], "action": "accept", "name": "The road to the hill"}).json()
     picture = Picture.objects.get()
-    assert [one["width"] for one in picture.renditions] == [480, 960] and (picture.width, picture.height) == (1200, 900)
+    assert [one["width"] for one in picture.renditions] == [480, 960, 1200] and (picture.width, picture.height) == (1200, 900)
     # It stands on the pages before any stand-in, with its words.
     hero = state["pages"][0]["body"]["sections"][0]["content"]["picture"]
     assert hero == {"source": f"asset:{picture.key}", "alt": "The road to the hill", "decorative": False}
@@ -179,6 +180,17 @@ def test_a_photograph_becomes_the_brands_own_and_is_published(fresh: Brand, anna
     files = sites.site_of(sites.bodies_of(fresh)[0], sites.assets_of(fresh))
     made = render(files, resolve(files.identity, files.choices), sites.blob_of(fresh))
     assert made[f"pictures/{picture.key}-960.webp"][8:12] == b"WEBP"
+    # The worker makes the smaller form, which browsers take where they read it.
+    deciding.encode_picture(picture.pk)
+    files = sites.site_of(sites.bodies_of(fresh)[0], sites.assets_of(fresh))
+    made = render(files, resolve(files.identity, files.choices), sites.blob_of(fresh))
+    for width in (480, 960, 1200):
+        sized = Image.open(io.BytesIO(made[f"pictures/{picture.key}-{width}.avif"]))
+        assert (sized.format, sized.width) == ("AVIF", width)
+    first, *rest = re.findall(r"<picture>.*?</picture>", made["index.html"].decode())
+    assert f'<source type="image/avif" srcset="pictures/{picture.key}-480.avif 480w' in first
+    assert 'fetchpriority="high"' in first and "lazy" not in first and not rest
+    assert deciding.unencoded() == []
 
 
 def test_the_identity_is_taken_out_and_reads_back(brand: Brand, anna: Api) -> None:

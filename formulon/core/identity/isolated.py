@@ -42,9 +42,9 @@ class Readers:
         made: dict[str, Any] = json.loads(self._ask({"name": name, "mode": "mark", "size": len(data)}, data))
         return made
 
-    def picture(self, name: str, data: bytes) -> dict[str, Any]:
-        """The sizes of a photograph: {"width", "height", "sizes": [[width, base64 of a WebP]]} or {"error"}."""
-        made: dict[str, Any] = json.loads(self._ask({"name": name, "mode": "picture", "size": len(data)}, data))
+    def picture(self, name: str, data: bytes, form: str = "webp") -> dict[str, Any]:
+        """The sizes of a photograph as "webp", "avif" or "draft": {"width", "height", "sizes": [[width, base64]]} or {"error"}."""
+        made: dict[str, Any] = json.loads(self._ask({"name": name, "mode": "picture", "form": form, "size": len(data)}, data))
         return made
 
     def font(self, name: str, data: bytes) -> dict[str, Any]:

@@ -36,7 +36,7 @@ def answer(head: dict[str, object], data: bytes) -> bytes:
     name = str(head["name"])
     if head.get("mode") in ("picture", "font"):
         try:
-            return json.dumps(renditions(name, data) if head["mode"] == "picture" else _font(name, data)).encode()
+            return json.dumps(_sizes(name, data, head) if head["mode"] == "picture" else _font(name, data)).encode()
         except FormulonError as error:
             return json.dumps({"error": str(error)}).encode()
     if head.get("mode") != "mark":
@@ -47,6 +47,10 @@ def answer(head: dict[str, object], data: bytes) -> bytes:
     except FormulonError as error:
         return json.dumps({"error": str(error), "code": error.code}).encode()
     return json.dumps({"svg": made.svg, "width": made.width, "height": made.height, "notes": made.notes}).encode()
+
+
+def _sizes(name: str, data: bytes, head: dict[str, object]) -> dict[str, object]:
+    return renditions(name, data, str(head.get("form", "webp")))
 
 
 def _font(name: str, data: bytes) -> dict[str, object]:

@@ -79,7 +79,7 @@ def backdrop(site: Site, picture: Picture, open_blob: OpenBlob | None) -> Backdr
         return Backdrop("svg", asset.svg, ratio, asset.svg.encode)
     if open_blob is None:
         return None
-    largest = max(asset.renditions, key=lambda one: one.width).sha256
+    largest = (asset.sizes("webp") or asset.sizes("avif"))[-1].sha256
     return Backdrop("photograph", largest, ratio, lambda: open_blob(largest))
 
 

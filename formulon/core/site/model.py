@@ -174,9 +174,10 @@ class Frame(Model):
 
 
 class Rendition(Model):
-    """One size of a photograph, encoded anew as WebP; its bytes lie with the host, by their SHA-256."""
+    """One size of a photograph, encoded anew; its bytes lie with the host, by their SHA-256."""
 
     width: int = Field(gt=0)
+    form: Literal["webp", "avif"] = "webp"
     sha256: str = Field(pattern=r"^[0-9a-f]{64}$")
 
 
@@ -190,6 +191,10 @@ class Asset(Model):
     colors: dict[str, float] = Field(default_factory=dict, description="Dominant colours of a photograph and their shares.")
     width: float = Field(gt=0)
     height: float = Field(gt=0)
+
+    def sizes(self, form: str) -> list[Rendition]:
+        """The sizes in one form, the smallest first."""
+        return sorted((one for one in self.renditions if one.form == form), key=lambda one: one.width)
 
     @model_validator(mode="after")
     def _drawable(self) -> Self:

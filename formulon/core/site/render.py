@@ -66,7 +66,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
             if asset.svg:
                 files[f"pictures/{asset.id}.svg"] = asset.svg.encode()
             if open_blob:
-                files |= {f"pictures/{asset.id}-{one.width}.webp": open_blob(one.sha256) for one in asset.renditions}
+                files |= {f"pictures/{asset.id}-{one.width}.{one.form}": open_blob(one.sha256) for one in asset.renditions}
     return files
 
 
@@ -197,6 +197,7 @@ class _View:
         self.site, self.system, self.page, self.preview = site, system, page, preview
         self.motifs = motif.places(site, page)
         self.language = site.identity.language
+        self.pictured = False  # whether a photograph stands on the page already
         self.say = phrases(self.language).say
 
     def word(self, text: str) -> Markup:
@@ -319,11 +320,21 @@ class _View:
                 address, alt, asset.width, asset.height
             )
         folder = self.preview.picture_path if self.preview else "pictures/"
-        sizes = [(f"{folder}{asset.id}-{one.width}.webp", one.width) for one in asset.renditions]
-        listed = ", ".join(f"{address} {width}w" for address, width in sizes)
-        return Markup(
-            '<img src="{}" srcset="{}" sizes="{}" alt="{}" width="{:.0f}" height="{:.0f}" loading="lazy" decoding="async">'
-        ).format(sizes[-1][0], listed, listed_sizes, alt, asset.width, asset.height)
+        forms = ["webp"] if self.preview else ["avif", "webp"]
+        listed = {form: [(f"{folder}{asset.id}-{one.width}.{form}", one.width) for one in asset.sizes(form)] for form in forms}
+        sets = {form: ", ".join(f"{path} {width}w" for path, width in found) for form, found in listed.items() if found}
+        last = next(form for form in reversed(forms) if form in sets)  # for browsers that read no newer form
+        # The first picture of a page is asked for at once; the others when they come near what is in sight.
+        first, self.pictured = not self.pictured, True
+        when = Markup(' fetchpriority="high"') if first else Markup(' loading="lazy"')
+        image = Markup(
+            '<img src="{}" srcset="{}" sizes="{}" alt="{}" width="{:.0f}" height="{:.0f}"{} decoding="async">'
+        ).format(listed[last][-1][0], sets[last], listed_sizes, alt, asset.width, asset.height, when)
+        newer = [
+            Markup('<source type="image/{}" srcset="{}" sizes="{}">').format(form, text, listed_sizes)
+            for form, text in sets.items() if form != last
+        ]  # fmt: skip
+        return Markup("<picture>{}{}</picture>").format(Markup("").join(newer), image) if newer else image
 
     def mark(self, section: Section, place: str) -> Markup:
         """The brand's mark for the section's ground, on a plate where that was chosen and with its name beside it where it is

@@ -104,7 +104,7 @@ def _picture_address(brand: Brand, asset: Asset) -> str:
     """The smallest size of a photograph, or a drawing as a data address."""
     if asset.svg:
         return data_address(asset.svg)
-    smallest = min(asset.renditions, key=lambda one: one.width)
+    smallest = asset.sizes("webp")[0]
     return f"/api/brands/{brand.pk}/pictures/{asset.id}-{smallest.width}.webp"
 
 

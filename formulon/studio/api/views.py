@@ -248,8 +248,8 @@ class PictureView(View):
 
     @extend_schema(responses={(200, "image/webp"): OpenApiTypes.BINARY})
     def get(self, request: Request, brand_id: str, name: str) -> HttpResponse:
-        brand = brand_of(request, brand_id)
-        return material(sites.rendition(brand, name), "image/webp")
+        found = sites.rendition(brand_of(request, brand_id), name)
+        return material(*(found or (None, "image/webp")))
 
 
 def material(data: bytes | None, kind: str) -> HttpResponse:

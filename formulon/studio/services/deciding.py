@@ -5,14 +5,15 @@ from collections.abc import Sequence
 
 from django.contrib.auth.models import User
 from django.db import transaction
+from procrastinate.contrib.django import app
 
 from formulon.core.identity.decide import Request, asset_id, decide
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.isolated import readers
 from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity
+from formulon.core.system.identity import Identity, slug
 from formulon.studio.errors import UploadRefused
-from formulon.studio.models import Brand, Picture
+from formulon.studio.models import Brand, Picture, SourceFile
 from formulon.studio.services import history, sources
 from formulon.studio.services.reading import read_mark
 from formulon.studio.services.sites import bodies_of
@@ -56,16 +57,50 @@ def keep_picture(brand: Brand, fact: Fact) -> None:
         made = read_mark(source.name, data)
         picture.svg, picture.width, picture.height = made["svg"], made["width"], made["height"]
     else:
-        sizes = readers().picture(source.name, data)
+        sizes = readers().picture(source.name, data, "draft")  # the worker makes better ones
         if "error" in sizes:
             raise UploadRefused(sizes["error"])
         picture.width, picture.height = sizes["width"], sizes["height"]
         picture.colors = dict(sizes["colors"])
         picture.renditions = [
-            {"width": width, "sha256": sources.store(brand.workspace_id, base64.b64decode(text)).sha256}
+            {"width": width, "form": "webp", "sha256": sources.store(brand.workspace_id, base64.b64decode(text)).sha256}
             for width, text in sizes["sizes"]
         ]
     picture.save()
+    if picture.renditions:
+        app.configure_task("encode_picture", queue="reading").defer(picture_id=picture.pk)
+
+
+def encode_picture(picture_id: int) -> None:
+    """Adds the sizes of a photograph as AVIF, which take longer to make than a request may. Runs in the worker; where the file
+    that it came from is gone, it stays as it is."""
+    picture = Picture.objects.select_related("brand").filter(pk=picture_id).first()
+    source = _source_of(picture) if picture else None
+    if picture is None or source is None or any(one.get("form") == "avif" for one in picture.renditions):
+        return
+    data = bytes(source.stored.data)
+    made = {form: readers().picture(source.name, data, form) for form in ("webp", "avif")}
+    if any("error" in sizes for sizes in made.values()):
+        return
+    renditions = [
+        {"width": width, "form": form, "sha256": sources.store(picture.brand.workspace_id, base64.b64decode(text)).sha256}
+        for form, sizes in made.items()
+        for width, text in sizes["sizes"]
+    ]
+    Picture.objects.filter(pk=picture_id).update(renditions=renditions)
+
+
+def unencoded() -> list[int]:
+    """Photographs that an earlier version kept, which have no AVIF yet and whose files are still there."""
+    kept = [one for one in Picture.objects.exclude(renditions=[]) if not any(r.get("form") == "avif" for r in one.renditions)]
+    return [one.pk for one in kept if _source_of(one)]
+
+
+def _source_of(picture: Picture) -> SourceFile | None:
+    """The file that a picture came from, by what its key was made of."""
+    stem = picture.key.rpartition("-")[0]
+    found = picture.brand.sources.select_related("stored").defer("stored__data")
+    return next((one for one in found if slug(one.name.rsplit("/", 1)[-1].rsplit(".", 1)[0], "picture") == stem), None)
 
 
 def leave_open(brand: Brand, author: User | None, revision: int, question: str, left: bool) -> None:

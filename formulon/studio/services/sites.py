@@ -159,9 +159,11 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]
 
 
-def rendition(brand: Brand, name: str) -> bytes | None:
-    """The bytes of "<asset>-<width>.webp", or None where the brand has no such picture."""
-    stem, _, width = name.removesuffix(".webp").rpartition("-")
+def rendition(brand: Brand, name: str) -> tuple[bytes, str] | None:
+    """The bytes of "<asset>-<width>.<form>" and what they are, or None where the brand has no such picture."""
+    path, _, form = name.rpartition(".")
+    stem, _, width = path.rpartition("-")
     picture = brand.pictures.filter(key=stem).first()
-    found = next((one for one in picture.renditions if str(one["width"]) == width), None) if picture else None
-    return blob_of(brand)(found["sha256"]) if found else None
+    sizes = picture.renditions if picture else []
+    found = next((one for one in sizes if (str(one["width"]), one.get("form", "webp")) == (width, form)), None)
+    return (blob_of(brand)(found["sha256"]), f"image/{form}") if found else None

@@ -148,17 +148,24 @@ def _mark(name: str, pixels: Pixels, size: tuple[int, int], transparent: float) 
     )  # fmt: skip
 
 
-WIDTHS = (480, 960, 1600)
+WIDTHS = (480, 960, 1600, 2560)
 
 
-def renditions(name: str, data: bytes) -> dict[str, object]:
-    """A photograph encoded anew in sizes for pages, none larger than itself. Raises ReadError."""
+def renditions(name: str, data: bytes, form: str = "webp") -> dict[str, object]:
+    """A photograph encoded anew in sizes for pages, as "webp", "avif", or "draft", a WebP that is made in less time: those of WIDTHS that are smaller than itself, and its
+    own, at most the last of them. Raises ReadError."""
     picture, _, size = _open(name, data, WIDTHS[-1])
+    whole = picture if bool((np.asarray(picture)[..., 3] < 255).any()) else picture.convert("RGB")
+    own = min(whole.width, WIDTHS[-1])
     made = []
-    for width in [one for one in WIDTHS if one < picture.width] or [picture.width]:
-        height = max(1, round(picture.height * width / picture.width))
+    for width in (*(one for one in WIDTHS if one < own), own):
+        height = max(1, round(whole.height * width / whole.width))
         file = io.BytesIO()
-        picture.resize((width, height), Image.Resampling.LANCZOS).save(file, "WEBP", quality=78, method=4)
+        sized = whole.resize((width, height), Image.Resampling.LANCZOS) if width != whole.width else whole
+        if form == "avif":
+            sized.save(file, "AVIF", quality=58, speed=8)
+        else:
+            sized.save(file, "WEBP", quality=78, method=4 if form == "webp" else 0)
         made.append([width, base64.b64encode(file.getvalue()).decode()])
     small = np.asarray(picture.convert("RGBA").resize((200, max(1, round(picture.height * 200 / picture.width)))))
     colors = [[to_hex(one.rgb), round(one.share, 4)] for one in dominant_colors(small)]
