@@ -1,8 +1,8 @@
 """The brand's files: kept by content within the workspace, read by the worker, decided on as entries of the history."""
 
 import io
-import re
 import json
+import re
 import zipfile
 from typing import Any
 

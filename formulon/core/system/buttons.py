@@ -1,16 +1,17 @@
 """Buttons of one ground: fill, label and border of three variants in five states, solved together."""
 
 from collections.abc import Iterator
-from functools import cache
+from functools import cache, lru_cache
 from itertools import chain
 from typing import NamedTuple
 
 import numpy as np
 
 from formulon.core.color.contrast import contrast_ratio, shown
-from formulon.core.color.difference import difference
+from formulon.core.color.difference import difference, differences, labs
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.srgb import RGB, Floats, to_hex
+from formulon.core.color.vision import DICHROMACIES, seen
 from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE
@@ -21,6 +22,7 @@ from formulon.core.system.texts import Texts
 VARIANTS = ("primary", "secondary", "text")
 STATES = ("rest", "hover", "pressed", "focus", "disabled")
 PARTS = ("fill", "label", "border")
+STANDS_OFF = 1.5  # least contrast ratio at which a fill of another hue is told from its ground (common practice)
 FILL_APART = 18.0  # least ΔE2000 between a filled button and its ground (common practice)
 _HOVER, _PRESSED = 0.05, 0.1  # OKLCH lightness by which a fill is wanted to move
 # Shares of the ink laid under a label in hover and pressed; below zero the fill moves away from the ink.
@@ -74,13 +76,35 @@ def primary(scene: Scene) -> Primary:
 
 def _clear(scene: Scene, fills: Options) -> Mask:
     """Which fills stand out from the ground by lightness, as all must but the action colour, or two colours compete for
-    being the action."""
+    being the action. The action colour has to stand off."""
     if fills.swatches is not scene.palette.swatches:
         return np.ones(len(fills.swatches), dtype=bool)
     clear = scene.ratios >= scene.boundary
     if scene.action.kind != SIGNAL:
-        clear[scene.palette.swatches.index(scene.action)] = True
+        index = scene.palette.swatches.index(scene.action)
+        clear[index] = clear[index] or stands_off(scene.action.rgb, scene.back)
     return clear
+
+
+@lru_cache(maxsize=8192)
+def stands_off(fill: RGB, back: RGB) -> bool:
+    """Whether a fill is told from its ground at a glance and by everybody: by 3:1, or by STANDS_OFF and by FILL_APART, for
+    dichromats, too."""
+    ratio = contrast_ratio(fill, back)
+    if ratio >= 3:
+        return True
+    if ratio < STANDS_OFF or difference(fill, back) < FILL_APART:
+        return False
+    both = np.array([fill, back])
+    return all(float(differences(lab[0], lab[1])) >= FILL_APART for lab in (labs(seen(both, one)) for one in DICHROMACIES))
+
+
+def edge_of(scene: Scene, fill: Swatch) -> Swatch:
+    """The border of a filled button: unseen, as the fill; but where the fill does not stand off, the colour nearest to it that
+    has 3:1 on the ground carries the button."""
+    if stands_off(fill.rgb, scene.back):
+        return fill
+    return scene.solve("", fill.rgb, scene.boundary, (RAMP, EXACT, NEUTRAL)) or fill
 
 
 def _first(scene: Scene, fills: Options, clear: Floats, texts: Texts) -> Iterator[tuple[int, int]]:
@@ -138,6 +162,10 @@ def _filled(scene: Scene, main: Primary) -> Iterator[ButtonState]:
         own = scene.action
         why = f"{own.label} would not stand out here, or no brand colour can be read on it; {fill.label} does both."
     reason = f"{why} Its label is {label.label}, {shown(ratio)}; labels need {scene.text:g}:1."
+    edge = edge_of(scene, fill)
+    if edge is not fill:
+        on_ground = shown(contrast_ratio(edge.rgb, scene.back))
+        reason += f" The fill hardly shows on the ground; its border in {edge.label}, {on_ground}, carries it."
     for state, rgb in (("rest", fill.rgb), ("hover", main.hover), ("pressed", main.pressed), ("focus", fill.rgb)):
         if state in ("hover", "pressed"):
             at = fill if rgb is None else made_for_here(rgb, f"{fill.label}, moved")
@@ -145,9 +173,10 @@ def _filled(scene: Scene, main: Primary) -> Iterator[ButtonState]:
             note = f"{fill.label} moved in lightness, ΔE2000 {delta:.1f}, so that the state shows."
             if rgb is None:
                 note = f"No fill near {fill.label} is seen beside it and carries the label; it stays."
-            yield _state(scene, "primary", state, at, _on(scene, "primary", state, label), at, note)
+            border = at if edge is fill else edge
+            yield _state(scene, "primary", state, at, _on(scene, "primary", state, label), border, note)
         else:
-            yield _state(scene, "primary", state, fill, label, fill, reason)
+            yield _state(scene, "primary", state, fill, label, edge, reason)
     yield _disabled(scene, "primary", scene.far)
 
 

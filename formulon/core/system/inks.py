@@ -219,6 +219,7 @@ def _signals(scene: Scene) -> Iterator[Made]:
     if found:
         told = f" Least ΔE2000 between the three under dichromacy: {least:.1f}"
         told += "." if least >= SIGNALS_APART else f", below {SIGNALS_APART:g}: give each a sign and words."
+    chosen: list[RGB] = []
     for i, name in enumerate(scene.palette.signals):
         steps = (found[i],) if found else [s for s in _BY_MIDDLE if passing[i * 9 + s]]
         if name in scene.fixed:
@@ -228,7 +229,10 @@ def _signals(scene: Scene) -> Iterator[Made]:
         else:
             swatch = scene.solve(name, flat[i * 9 + 5], scene.text, TONES) or scene.least_bad(scene.back)
         ratio = shown(contrast_ratio(swatch.rgb, scene.back))
-        reason = f"{swatch.label} on {scene.ground.swatch.label} is {ratio}; it needs {scene.text:g}:1.{told}"
+        same = any(difference(swatch.rgb, other) < SIGNALS_APART for other in chosen)
+        chosen.append(swatch.rgb)
+        alike = " It is hardly told from another signal here: give each a sign and words." if same else ""
+        reason = f"{swatch.label} on {scene.ground.swatch.label} is {ratio}; it needs {scene.text:g}:1.{told}{alike}"
         origin = scene.fixed[name][1] if name in scene.fixed else "derived"
         yield Made(name, swatch, origin, reason, scene.back, scene.text)
 

@@ -12,6 +12,8 @@ from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import mixed, oklab, oklch, rgb_of
 from formulon.core.color.srgb import RGB, from_hex, to_hex
+from formulon.core.color.vision import DICHROMACIES, seen_color
+from formulon.core.system.buttons import stands_off
 from formulon.core.system.choices import GROUNDS, Choices
 from formulon.core.system.identity import BrandColor, Identity
 from formulon.core.system.model import System
@@ -148,7 +150,12 @@ def button(brute: Brute, ground: str, back: RGB, ends: tuple[RGB, RGB], action: 
         roles = [brute.role(fill, action), brute.role(label, far(fill[0], ends), ALL, 0.09)]
         return brute.key(roles, int(fill[1] == "pure"))
 
-    fills = [e for e in brute.all if difference(e[0], back) >= 18 and (e[0] == action or contrast_ratio(e[0], back) >= 3)]
+    def clear(fill: RGB) -> bool:
+        """By 3:1; the action colour also by 1.5:1 where it is told from the ground by everybody."""
+        kept = all(difference(seen_color(fill, one), seen_color(back, one)) >= 18 for one in DICHROMACIES)
+        return contrast_ratio(fill, back) >= 3 or (fill == action and contrast_ratio(fill, back) >= 1.5 and kept)
+
+    fills = [e for e in brute.all if difference(e[0], back) >= 18 and clear(e[0])]
     pairs = [(key(f, ink), f[0], ink[0]) for f in fills for ink in brute.all if contrast_ratio(f[0], ink[0]) >= text]
     chosen = {part: brute.css(ground, f"primary/{part}") for part in ("fill/rest", "label/rest", "fill/hover", "fill/pressed")}
     for best, fill, label in sorted(pairs):
@@ -158,7 +165,23 @@ def button(brute: Brute, ground: str, back: RGB, ends: tuple[RGB, RGB], action: 
         got = min(key(f, ink) for f in brute.own(chosen["fill/rest"]) for ink in brute.own(chosen["label/rest"]))
         assert got == best, ground
         assert (chosen["fill/hover"], chosen["fill/pressed"]) == states(chosen["fill/rest"], chosen["label/rest"], text)
+        border(brute, ground, back, chosen["fill/rest"], clear)
         return
+    # Nothing meets everything: on the fill that was taken the label passes where any can, else none has more contrast.
+    ratios = [contrast_ratio(chosen["fill/rest"], ink[0]) for ink in brute.all]
+    own = contrast_ratio(chosen["fill/rest"], chosen["label/rest"])
+    assert own >= text if max(ratios) >= text else own == pytest.approx(max(ratios)), ground
+
+
+def border(brute: Brute, ground: str, back: RGB, fill: RGB, clear: Callable[[RGB], bool]) -> None:
+    """A fill that stands off has a border that is not seen; another has one of 3:1, the nearest to the fill."""
+    edge = brute.css(ground, "primary/border/rest")
+    if clear(fill):
+        assert edge == fill, ground
+        return
+    order = ("ramp", "exact", "neutral")
+    keys = [brute.key([brute.role(e, fill, order)]) for e in brute.all if contrast_ratio(e[0], back) >= 3]
+    assert min(brute.key([brute.role(e, fill, order)]) for e in brute.own(edge)) == min(keys), ground
 
 
 def focus(brute: Brute, ground: str, back: RGB, action: RGB) -> None:
@@ -223,3 +246,35 @@ def field(brute: Brute, ground: str, back: RGB, ends: tuple[RGB, RGB], text: flo
             wish = {"label": end, "hint": mixed(end, ends[1] if end == ends[0] else ends[0], 0.3)}.get(part)
             wish = wish or mixed(far(back, ends), back, 0.45)
             assert min(brute.role(e, wish, order, calm) for e in brute.own(got)) == min(roles), (ground, part)
+
+
+def test_a_main_button_that_would_sink_is_carried(subtests: pytest.Subtests) -> None:
+    """Spruce on brick is 1.07:1, oxblood on near-black 1.22:1 (worked out with WCAG 2.2's formula): another fill stands there;
+    and where somebody leads such a fill there all the same, a border of 3:1 carries it."""
+    colors = [("Oxblood", "#4a0f14"), ("Near black", "#14110f"), ("Spruce", "#2f4a3c"), ("Brick", "#8c4a34")]
+    identity = Identity(name="Any", colors=[BrandColor(name=name, value=value) for name, value in colors])
+    for ground in GROUNDS:
+        system = resolve(identity, Choices())
+        back, fill, edge = (
+            from_hex(system.css(f"ground/{ground}/{part}"))
+            for part in ("background", "primary/fill/rest", "primary/border/rest")
+        )
+        with subtests.test(ground=ground):
+            assert stands_off(fill, back) and edge == fill
+    for reference, rgb in (("oxblood", "#4a0f14"), ("near-black", "#14110f"), ("spruce", "#2f4a3c"), ("brick", "#8c4a34")):
+        led = resolve(identity, Choices(wires={f"{ground}/primary": reference for ground in GROUNDS}))
+        for ground in GROUNDS:
+            back, edge = (from_hex(led.css(f"ground/{ground}/{part}")) for part in ("background", "primary/border/rest"))
+            with subtests.test(led=reference, ground=ground):
+                assert contrast_ratio(edge, back) >= 3 or stands_off(from_hex(rgb), back)
+
+
+@pytest.mark.parametrize("colors", brands(), ids=lambda colors: "-".join(map(to_hex, colors)))
+def test_signals_that_are_alike_ask_for_a_sign_and_words(colors: list[RGB]) -> None:
+    named = [BrandColor(id=f"c{i}", name=f"C{i}", value=to_hex(rgb)) for i, rgb in enumerate(colors)]
+    for choices in (Choices(policy="AAA"), Choices(wires={"paper/success": "c0", "paper/warning": "c0", "paper/error": "c0"})):
+        system = resolve(Identity(name="Any", colors=named), choices)
+        for ground in GROUNDS:
+            tokens = [system.tokens[f"ground/{ground}/{name}"] for name in ("success", "warning", "error")]
+            alike = any(difference(from_hex(a.css), from_hex(b.css)) < 5 for a in tokens for b in tokens if a is not b)
+            assert not alike or any("a sign and words" in token.reason for token in tokens), ground
