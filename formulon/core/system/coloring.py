@@ -17,7 +17,7 @@ from formulon.core.system.policy import AA
 from formulon.core.system.rules import Rules
 from formulon.core.system.scene import Scene, made_for_here
 from formulon.core.system.search import Swatch
-from formulon.core.system.standing import Standing, max_ratio, token_of
+from formulon.core.system.standing import Standing, token_of
 
 # Where a wire to a role lands among the tokens of a ground.
 WIRED = {"primary": "primary/fill/rest", "secondary": "secondary/label/rest"}
@@ -57,7 +57,8 @@ class Coloring:
                 tuple(by_ground.get(ground.name, {}).items()), forbidden, self.of_ground(ground.name),
             )  # fmt: skip
             self.add(f"ground/{ground.name}/background", ground.swatch, ground.origin, ground.reason)
-            twin = next((other.ground.name for other in problems if _alike(other, problem)), None)
+            alike = (other.ground.name for other in problems if _alike(other, problem))
+            twin = next((name for name in alike if not solved[name].conflicts), None)  # a conflict is told for each ground
             if twin:
                 self.copy(solved[twin], twin, ground.name)
             else:
@@ -244,6 +245,6 @@ def _solved(problem: _Problem) -> Standing:
 
 
 def _alike(one: _Problem, other: _Problem) -> bool:
-    """Whether two grounds have the same solution, and none a conflict that would have to be told for each."""
+    """Whether two grounds have the same solution."""
     same = one.ground.swatch == other.ground.swatch and one.text == other.text
-    return same and not (one.fixed or other.fixed or one.forbidden) and max_ratio(one.ground.rgb) >= one.text
+    return same and not (one.fixed or other.fixed or one.forbidden)

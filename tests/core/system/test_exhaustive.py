@@ -278,3 +278,19 @@ def test_signals_that_are_alike_ask_for_a_sign_and_words(colors: list[RGB]) -> N
             tokens = [system.tokens[f"ground/{ground}/{name}"] for name in ("success", "warning", "error")]
             alike = any(difference(from_hex(a.css), from_hex(b.css)) < 5 for a in tokens for b in tokens if a is not b)
             assert not alike or any("a sign and words" in token.reason for token in tokens), ground
+
+
+@pytest.mark.parametrize("policy", ["AA", "AAA"])
+@pytest.mark.parametrize("colors", brands(), ids=lambda colors: "-".join(map(to_hex, colors)))
+def test_links_that_look_like_text_are_told_of_on_every_ground(colors: list[RGB], policy: str) -> None:
+    """WCAG 2.2, technique G183: 3:1 between a link that is not underlined and the text around it, on each ground by itself, also
+    on those that share a colour."""
+    named = [BrandColor(id=f"c{i}", name=f"C{i}", value=to_hex(rgb)) for i, rgb in enumerate(colors)]
+    system = resolve(
+        Identity(name="Any", colors=named), Choices.model_validate({"policy": policy, "links": {"underlined": False}})
+    )
+    alike = {
+        ground for ground in GROUNDS
+        if contrast_ratio(*(from_hex(system.css(f"ground/{ground}/{ink}")) for ink in ("link", "body"))) < 3
+    }  # fmt: skip
+    assert {conflict.ground for conflict in system.conflicts if conflict.code == "link-like-text"} == alike
