@@ -12,7 +12,8 @@ _SECONDS = 60
 # No window, no profile but one of its own, and no network: a printed page has all that it needs beside it.
 _FLAGS = (
     "--headless", "--disable-gpu", "--no-first-run", "--disable-extensions", "--disable-background-networking",
-    "--host-resolver-rules=MAP * ~NOTFOUND", "--no-pdf-header-footer", "--no-sandbox",
+    "--host-resolver-rules=MAP * ~NOTFOUND", "--no-pdf-header-footer", "--no-sandbox", "--disable-sync",
+    "--disable-component-update", "--disable-default-apps", "--no-default-browser-check", "--disable-dev-shm-usage",
 )  # fmt: skip
 
 

@@ -2,6 +2,7 @@
 
 import re
 import zipfile
+from datetime import UTC, datetime
 from pathlib import Path
 
 import pypdf
@@ -132,6 +133,13 @@ def test_the_style_guide_copies_downloads_and_prints(page: Page, demo: str, tmp_
     words = " ".join(leaf.extract_text() for leaf in print_out.pages)
     assert print_out.pages[0].mediabox.width == pytest.approx(595, abs=1)  # A4 (ISO 216): 210 mm are 595 pt
     assert all(value in words for value in ("#1B2147", "rgb(27 33 71)", "Night", "primary", "least", "space 4"))
+    # Every page says whose it is, when it was printed and which of how many it is; none is a leaf with a line or two.
+    count = len(print_out.pages)
+    for number, leaf in enumerate(print_out.pages, 1):
+        text = leaf.extract_text()
+        assert "Quillmoor Observatory" in text and f"{number} / {count}" in text and str(datetime.now(UTC).year) in text
+        assert len(text) > 200, number
+    assert count <= 12
     fonts = {name for leaf in print_out.pages for name in leaf["/Resources"].get("/Font", {})}
     assert fonts
     page.get_by_label("Publish with the site").click()

@@ -11,6 +11,7 @@ from formulon.core.color.srgb import from_hex
 from formulon.core.site import fonts, motif
 from formulon.core.site.matrix import grounds_in_use, matrix_css, matrix_names, shared
 from formulon.core.site.model import Site
+from formulon.core.site.printing import page_feet
 from formulon.core.site.render import Preview, address_of, environment, favicon, section_css, used_in
 from formulon.core.system.choices import STEPS
 from formulon.core.system.css import drawn_css, tokens_css
@@ -82,18 +83,18 @@ def guide_page(site: Site, system: System, preview: Preview | None = None) -> st
     )  # fmt: skip
 
 
-def guide_files(site: Site, system: System) -> dict[str, bytes]:
-    """The guide as files that stand beside the published site's own."""
-    css = tokens_css(system, used_in(guide_css())) + guide_css() + motif.motif_css(site, system)
+def guide_files(site: Site, system: System, today: str = "") -> dict[str, bytes]:
+    """The guide as files that stand beside the published site's own; `today` is the date for its printed pages."""
+    css = tokens_css(system, used_in(guide_css())) + guide_css() + motif.motif_css(site, system) + page_feet(site, today)
     marks = {f"marks/{mark.id}.svg": mark.svg.encode() for mark in site.identity.marks}
     return {FILE: guide_page(site, system).encode(), "style-guide.css": css.encode()} | marks
 
 
-def guide_alone(site: Site, system: System) -> dict[str, bytes]:
+def guide_alone(site: Site, system: System, today: str = "") -> dict[str, bytes]:
     """The guide with all that it needs, to stand by itself."""
     faces = fonts.face_rules(site, system).encode()
     icon_svg = favicon(site, system).encode()
-    return guide_files(site, system) | fonts.files(site) | {"tokens.css": faces, "favicon.svg": icon_svg}
+    return guide_files(site, system, today) | fonts.files(site) | {"tokens.css": faces, "favicon.svg": icon_svg}
 
 
 def _color(color: BrandColor, system: System) -> ColorRow:

@@ -19,6 +19,7 @@ from formulon.core.site.icons import icon
 from formulon.core.site.mail import mail_to
 from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
 from formulon.core.site.phrases import phrases, right_to_left
+from formulon.core.site.printing import page_feet
 from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
@@ -54,7 +55,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
         files[site.file_name(page)] = render_page(site, system, page).encode()
     files[f"{missing.ID}.html"] = render_page(site, system, missing.missing_page(site)).encode()
     files["tokens.css"] = (fonts.face_rules(site, system) + tokens_css(system, used_names())).encode()
-    files["site.css"] = (style_css(site, system) + placed_css(site) + fitted_css(site, system)).encode()
+    files["site.css"] = (style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site)).encode()
     files |= fonts.files(site)
     icon_svg = favicon(site, system)
     files["favicon.svg"] = icon_svg.encode()

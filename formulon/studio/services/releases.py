@@ -8,6 +8,8 @@ from concurrent.futures import ThreadPoolExecutor
 
 from django.contrib.auth.models import User
 from django.db import transaction
+from django.utils import timezone
+from django.utils.dateformat import format as date_format
 
 from formulon.core.browser import printed
 from formulon.core.checks.predict import predict
@@ -83,7 +85,7 @@ def _guide(brand: Brand) -> dict[str, bytes]:
     """The files of the style guide. Fonts that may not leave the house stay out; their stand-ins are shown."""
     site = load(brand)
     kept_out = tuple(f"fonts/{font.id}/" for font in site.identity.fonts if font.restricted)
-    made = guide_alone(site, resolve(site.identity, site.choices))
+    made = guide_alone(site, resolve(site.identity, site.choices), date_format(timezone.localdate(), "j F Y"))
     return {path: data for path, data in made.items() if not (path.startswith(kept_out) and path.endswith(".woff2"))}
 
 
