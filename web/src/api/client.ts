@@ -62,10 +62,15 @@ export async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
     throw new Problem(0, 'unreachable', 'The server cannot be reached. Your last change is not saved yet; try again.');
   }
   if (answer.response.ok && answer.data !== undefined) return answer.data;
-  const body = (answer.error ?? {}) as Record<string, unknown>;
+  throw problemOf(answer.response, answer.error);
+}
+
+/** What an answer that is no success says. */
+export function problemOf(response: Response, error: unknown): Problem {
+  const body = (error ?? {}) as Record<string, unknown>;
   const title = typeof body['title'] === 'string' ? body['title'] : 'The server could not do that. Try again.';
   const code = typeof body['code'] === 'string' ? body['code'] : 'unknown';
-  throw new Problem(answer.response.status, code, title, body);
+  return new Problem(response.status, code, title, body);
 }
 
 /** A JSON Pointer (RFC 6901) of its parts. */

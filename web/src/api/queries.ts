@@ -1,5 +1,5 @@
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { client, Problem, unwrap, type Focus, type Operation, type Overlay } from './client';
+import { client, Problem, problemOf, unwrap, type Focus, type Operation, type Overlay } from './client';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -46,6 +46,28 @@ export function useCreateBrand() {
   return useMutation({
     mutationFn: (name: string) => unwrap(client.POST('/api/brands', { body: { name } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['brands'] }),
+  });
+}
+
+export function useDeleteBrand() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async (brandId: string) => {
+      const { response, error } = await client.DELETE('/api/brands/{brand_id}', {
+        params: { path: { brand_id: brandId } },
+      });
+      if (!response.ok) throw problemOf(response, error);
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['brands'] }),
+  });
+}
+
+export function usePassword() {
+  return useMutation({
+    mutationFn: async (body: { current: string; new: string }) => {
+      const { response, error } = await client.POST('/api/session/password', { body });
+      if (!response.ok) throw problemOf(response, error);
+    },
   });
 }
 

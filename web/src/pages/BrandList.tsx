@@ -3,6 +3,9 @@ import { Link, useNavigate } from 'react-router';
 import { useBrands, useCreateBrand, useSignOut } from '../api/queries';
 import { Emblem } from '../parts/Emblem';
 import { MarkImage } from '../parts/MarkImage';
+import type { BrandCard } from '../api/client';
+import { ChangePassword } from './ChangePassword';
+import { DeleteBrand } from './DeleteBrand';
 
 export type BrandListProps = { person: { username: string; name: string } };
 
@@ -13,6 +16,8 @@ export function BrandList({ person }: BrandListProps) {
   const signOut = useSignOut();
   const navigate = useNavigate();
   const [name, setName] = useState('');
+  const [going, setGoing] = useState<BrandCard | null>(null);
+  const [password, setPassword] = useState(false);
   const send = (event: FormEvent) => {
     event.preventDefault();
     if (!name.trim()) return;
@@ -24,6 +29,9 @@ export function BrandList({ person }: BrandListProps) {
         <Emblem />
         <b>Formulon</b>
         <span className="soft">{person.name}</span>
+        <button type="button" className="quiet-action" onClick={() => setPassword(true)}>
+          Change password
+        </button>
         <button type="button" className="quiet-action" onClick={() => signOut.mutate()}>
           Sign out
         </button>
@@ -58,6 +66,15 @@ export function BrandList({ person }: BrandListProps) {
                   </span>
                 </span>
               </Link>
+              <button
+                type="button"
+                className="brand-delete"
+                aria-label={`Delete ${brand.name}…`}
+                title="Delete…"
+                onClick={() => setGoing(brand)}
+              >
+                ×
+              </button>
             </li>
           ))}
           <li>
@@ -84,6 +101,8 @@ export function BrandList({ person }: BrandListProps) {
           </li>
         </ul>
       </main>
+      {going && <DeleteBrand brand={going} close={() => setGoing(null)} />}
+      {password && <ChangePassword close={() => setPassword(false)} />}
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { revisionOf, type Bench, type Lit, type Look, type StaleChange } from '.
 import type { Areas } from '../sheet/areas';
 import { restyleAll } from '../sheet/frames';
 import { merged } from './merged';
+import { ahead as shownAhead } from './ahead';
 import { patched } from './patched';
 
 type Styles = Pick<Resolved, 'schemes' | 'css' | 'css_dark'>;
@@ -105,7 +106,7 @@ export function useBenchState(brand: Workbench) {
       styled.current = null;
       restyle(latest.current.system);
     }
-    setDraftChoices(null);
+    setDraftChoices(ahead.current?.choices ?? null);
     setDraftSystem(null);
   }, [restyle]);
   const accept = useCallback(
@@ -142,6 +143,11 @@ export function useBenchState(brand: Workbench) {
           writes: (ahead.current?.writes ?? 0) + 1,
         };
         styleOf(ahead.current.choices);
+        setDraftChoices(ahead.current.choices);
+      } else {
+        // What was chosen shows at once; what follows from it comes with the answer.
+        const shown = queries.getQueryData<Workbench>(['brand', latest.current.id]) ?? latest.current;
+        queries.setQueryData(['brand', latest.current.id], shownAhead(shown, changes));
       }
       return inOrder(async () => {
         setSaving(true);
@@ -168,6 +174,7 @@ export function useBenchState(brand: Workbench) {
           if (problem instanceof Problem && problem.code === 'stale') setStale({ problem, label, changes });
           else report(problem);
           ahead.current = null;
+          queries.setQueryData(['brand', latest.current.id], latest.current);
           endDraft();
           return false;
         } finally {
@@ -175,7 +182,7 @@ export function useBenchState(brand: Workbench) {
         }
       });
     },
-    [accept, endDraft, inOrder, path, report, restyle, styleOf],
+    [accept, queries, endDraft, inOrder, path, report, restyle, styleOf],
   );
 
   const replay = useCallback(

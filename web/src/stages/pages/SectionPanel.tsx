@@ -24,7 +24,7 @@ export type SectionPanelProps = {
 
 /** The sections of a page from the top; the chosen one opens with its layouts, grounds, links and pictures. */
 export function SectionPanel({ page, rows, current, choose, change, disabled, paper }: SectionPanelProps) {
-  const { brand, token, choices } = useBench();
+  const { brand, token, choices, say } = useBench();
   const library = useLibrary();
   const kinds = library.data?.kinds ?? [];
   const onPicture = (row: Row) =>
@@ -55,6 +55,15 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
     void change('A section follows the rhythm again', [
       { document: row.document, patch: [{ op: 'add', path: pointer(...row.base, 'departs'), value: false }] },
     ]);
+  const takeOut = async (row: Row, name: string) => {
+    choose('');
+    if (
+      await change(`${name} taken out of ${page.name}`, [
+        { document: row.document, patch: [{ op: 'remove', path: pointer(...row.base) }] },
+      ])
+    )
+      say(`${name} taken out of ${page.name}.`);
+  };
   const page_ = (key: 'title' | 'description', label: string) => (value: string) =>
     void change(label, [{ document: `page:${page.id}`, patch: [{ op: 'replace', path: pointer(key), value }] }]);
   return (
@@ -144,6 +153,17 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
                     paper={paper}
                     disabled={disabled}
                   />
+                )}
+                {row.document !== 'frame' && (
+                  <button
+                    type="button"
+                    className="quiet-action section-out"
+                    disabled={disabled || row.section.locked}
+                    title={row.section.locked ? 'This section is locked.' : undefined}
+                    onClick={() => void takeOut(row, kind?.label ?? 'Section')}
+                  >
+                    Take this section out
+                  </button>
                 )}
                 <SlotEditors row={row} kind={kind} change={change} disabled={disabled} pageId={page.id} />
               </div>

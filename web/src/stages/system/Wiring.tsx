@@ -6,17 +6,22 @@ import { GroundCard } from './GroundCard';
 import { litOf, roleWords, wireName, type Role } from './roles';
 import { WhyPanel } from './WhyPanel';
 import { MoreInks } from './MoreInks';
+import { OtherScheme } from './OtherScheme';
 import { NearColors } from './NearColors';
 import { Wires } from './Wires';
 import { GROUNDS } from '../../parts/grounds';
+
+const otherOf = (scheme: string) => (scheme === 'dark' ? 'light' : 'dark');
 
 /** A colour that is being led to a role. */
 export type Carry = { reference: string; label: string; point: { x: number; y: number } | null } | null;
 
 /** Colour as wiring: exact colours on the left, grounds drawn small on the right, lines between them. */
 export function Wiring() {
-  const { brand, choices, change, canWrite, light, look } = useBench();
+  const { brand, choices, change, canWrite, light, look, system } = useBench();
   const colors = brand.identity.body.colors ?? [];
+  const schemes = system.schemes;
+  const [other, setOther] = useState<{ role: Role; reference: string; label: string } | null>(null);
   const [carry, setCarry] = useState<Carry>(null);
   const [selected, setSelected] = useState<Role | null>(null);
   const [board, setBoard] = useState<HTMLDivElement | null>(null);
@@ -31,8 +36,12 @@ export function Wiring() {
       void change(reference === null ? `${roleWords(role)}: as derived` : `${label} for ${roleWords(role)}`, [
         { document: 'choices', patch: [operation] },
       ]);
+      // A ground has another colour in each scheme, so what the other one does is asked and not guessed.
+      const asks =
+        reference !== null && schemes.length > 1 && choices.wires?.[wireName(role, otherOf(look.scheme))] !== reference;
+      setOther(asks ? { role, reference, label } : null);
     },
-    [change, choices.wires, look.scheme],
+    [change, choices.wires, look.scheme, schemes],
   );
   const select = useCallback(
     (role: Role) => {
@@ -173,6 +182,21 @@ export function Wiring() {
           <Wires board={board} carry={carry} selected={selected} choose={select} />
         </div>
       </div>
+      {other && (
+        <OtherScheme
+          role={other.role}
+          label={other.label}
+          scheme={otherOf(look.scheme)}
+          lead={() => {
+            const path = pointer('wires', wireName(other.role, otherOf(look.scheme)));
+            void change(`${other.label} for ${roleWords(other.role)}, ${otherOf(look.scheme)}`, [
+              { document: 'choices', patch: [{ op: 'add', path, value: other.reference }] },
+            ]);
+            setOther(null);
+          }}
+          leave={() => setOther(null)}
+        />
+      )}
       <WhyPanel selected={selected} select={select} wire={wire} />
     </div>
   );
