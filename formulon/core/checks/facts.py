@@ -118,6 +118,8 @@ class PageHead:
     name: str
     title: str
     description: str
+    language: str = "en"
+    first: bool = False  # whether it is the start page, at which what holds for the whole site is told
 
 
 Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead

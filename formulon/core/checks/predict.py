@@ -68,7 +68,9 @@ class _Prediction:
         self.link_padding = float(system.tokens["link/padding-block"].value["value"])
 
     def page(self, page: Page) -> Iterator[Fact]:
-        yield PageHead(Place(page.id, "", ""), page.name, page.title, page.description)
+        yield PageHead(
+            Place(page.id, "", ""), page.name, page.title, page.description, self.language, page.id == self.site.pages[0].id
+        )
         yield from self.header(page)
         for section in page.sections:
             yield from self.section(page, section)

@@ -22,6 +22,8 @@ from formulon.core.system.identity import (
     free_id,
     slug,
 )
+from formulon.core.type.alike import for_language
+from formulon.core.type.library import families
 
 Action = Literal["accept", "lock", "unlock", "reject", "reopen"]
 _CONTACT = ("address", "phone", "email", "hours")
@@ -186,10 +188,12 @@ def _typefaces(identity: Identity, fact: Fact, made: Decision, before: Decision 
         one for one in identity.faces if one.family != fact.data["family"] and (kind == "other" or one.role != kind)
     ]
     identity.faces.append(BrandFace(family=fact.data["family"], role=kind, library=library))
-    if library and kind == "headings":
-        identity.typefaces.heading = library
-    if library and kind == "running text":
-        identity.typefaces.body = library
+    # A family that lacks the letters of the site's language is noted as the brand's, and never set by itself.
+    stands = for_language(library, identity.language) if library else ""
+    if stands and kind == "headings":
+        identity.typefaces.heading = stands
+    if stands and kind == "running text":
+        identity.typefaces.body = stands
     return [str(fact.data["family"])]
 
 
@@ -224,7 +228,8 @@ def _put_word(identity: Identity, field: str, value: str, only: str | None = Non
         if value:
             codes = {"en": "en-GB", "english": "en-GB", "welsh": "cy", "french": "fr", "german": "de"}
             code = codes.get(value.lower(), value)
-            identity.language = code if re.fullmatch(r"[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*", code) else identity.language
+            if re.fullmatch(r"[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*", code):
+                follow_language(identity, code)
         return
     holder: Any = identity.contact if field in _CONTACT else identity
     if only is not None and getattr(holder, field) != only:
@@ -245,6 +250,15 @@ def _put_word(identity: Identity, field: str, value: str, only: str | None = Non
     if len(value) > limits[field]:
         raise IdentityError(f"“{value[:40]}…” has {len(value)} characters; {limits[field]} are the most. Shorten it.")
     setattr(holder, field, value)
+
+
+def follow_language(identity: Identity, language: str) -> None:
+    """Sets the language. Families of the library that lack its letters make way for such as have them."""
+    identity.language = language
+    for role in ("heading", "body", "third"):
+        own = getattr(identity.typefaces, role)
+        if own in families():
+            setattr(identity.typefaces, role, for_language(own, language))
 
 
 def _rules(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:

@@ -250,7 +250,6 @@ CATALOGUE: dict[str, Kind] = {
                 "Sweep",
                 "A large headline beside an arc in the brand's colours.",
                 {"heading": Box(7), "text": Box(6, most_em=32)},
-                steps={"heading": "h1"},
             ),
             "ledge": Layout(
                 "Ledge",

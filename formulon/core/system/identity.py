@@ -9,6 +9,7 @@ import icu
 from pydantic import BaseModel, ConfigDict, Field, field_validator, model_validator
 
 from formulon.core.color.parse import ParsedColor, parse_color
+from formulon.core.type.alike import defaults
 from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, Measured, families
 
 # What wires call the colours that every system has.
@@ -247,6 +248,18 @@ class Identity(Model):
     rules: list[BrandRule] = Field(default_factory=list, max_length=60)
     texts: list[ClientText] = Field(default_factory=list, max_length=80)
     pictures: list[ClientPicture] = Field(default_factory=list, max_length=80)
+
+    @model_validator(mode="before")
+    @classmethod
+    def _letters(cls, value: Any) -> Any:
+        """A brand that names no typefaces gets such as have the letters of its language."""
+        if isinstance(value, dict) and not value.get("typefaces") and isinstance(value.get("language"), str):
+            try:
+                heading, body = defaults(value["language"])
+            except icu.ICUError:
+                return value
+            return {**value, "typefaces": {"heading": heading, "body": body}}
+        return value
 
     @field_validator("colors", mode="before")
     @classmethod

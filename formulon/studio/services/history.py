@@ -18,6 +18,7 @@ from formulon.core.site.replan import replanned
 from formulon.core.system.choices import Choices
 from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity
+from formulon.core.type.alike import defaults
 from formulon.studio.errors import NothingToUndo, NotYours, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry
 from formulon.studio.services.keeping import know_fonts, refuse_unopenable
@@ -78,6 +79,7 @@ def _settle(
     _refuse_unread_marks(before["identity"], after["identity"], read)
     _refuse_unread_fonts(before["identity"], after["identity"], fonts)
     base = brand.planned
+    after = _in_its_letters(before, after)
     know_fonts(brand, after["identity"])
     if after["identity"] != before["identity"]:
         old, new = (Identity.model_validate(state["identity"]) for state in (before, after))
@@ -91,6 +93,17 @@ def _settle(
             base = planned
     refuse_unopenable(brand, before, after)
     return _record(brand, author, label, stored, before, after, base)
+
+
+def _in_its_letters(before: dict[str, Body], after: dict[str, Body]) -> dict[str, Body]:
+    """Where the language changes and the typefaces are those that a brand has by itself, those of the new language."""
+    old, new = before["identity"], after["identity"]
+    if old["language"] == new["language"] or old["typefaces"] != new["typefaces"]:
+        return after
+    if (old["typefaces"]["heading"], old["typefaces"]["body"]) != defaults(old["language"]):
+        return after
+    heading, body = defaults(new["language"])
+    return after | {"identity": new | {"typefaces": new["typefaces"] | {"heading": heading, "body": body}}}
 
 
 def proposal(brand: Brand) -> tuple[dict[str, Body], dict[str, Body], dict[str, Body]]:

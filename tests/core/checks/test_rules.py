@@ -46,6 +46,7 @@ def codes(name: str, fact) -> list[str]:  # type: ignore[no-untyped-def]
 def test_the_rules_are_found_by_their_path() -> None:
     assert list(rules()) == [
         "content/alternative-text",
+        "content/own-language",
         "content/placeholder-left",
         "contrast/text-enhanced",
         "contrast/text-minimum",
@@ -275,7 +276,7 @@ def test_a_site_with_every_defect(site: Site) -> None:
         for name, one in rules().items()
         for code in one.messages
         # Boxes and balanced headlines see to the last two, but for rare typefaces and words.
-        if name not in ("contrast/text-on-picture", "type/measure", "type/orphan", "pictures/palette")
+        if name not in ("contrast/text-on-picture", "type/measure", "type/orphan", "pictures/palette", "content/own-language")
         and code != "glyphs-unknown"
     }
     assert report.stopped
@@ -355,6 +356,18 @@ def test_a_missing_glyph_stops() -> None:
     outcome, (verdict,) = of("type/missing-glyphs").verdicts(replace(RUN, unknown_glyphs="Ж", family="figtree"))
     assert (outcome, verdict.code, verdict.values["family"]) == ("fail", "lacks", "Figtree")
     assert of("type/missing-glyphs").severity == "stop"
+
+
+def test_a_site_of_another_language_is_told_what_is_not_written_for_it() -> None:
+    for language, found in (("en-GB", []), ("de-AT", ["no-sentences"]), ("cy", ["no-words"]), ("en", [])):
+        site = plan(Identity(name="Quill", language=language))
+        told = [
+            one
+            for one in check(predict(site, resolve(site.identity)), resolve(site.identity)).findings
+            if one.rule == "content/own-language"
+        ]
+        assert [one.code for one in told] == found, language
+        assert not any(one.stops for one in told)
 
 
 def test_a_text_that_stands_in_brackets_is_a_gap_that_was_written_over() -> None:

@@ -8,25 +8,16 @@ from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.site.changes import Change
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
-from formulon.core.type.library import families, family
-from formulon.core.type.shaping import known
+from formulon.core.type.alike import nearest
+from formulon.core.type.library import family
 
 
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
     role = system.steps[run.step].role
     gone = set(map(ord, run.unknown_glyphs))
-    have = [font for font in families().values() if gone <= known(font.id)] if run.family else []
     old = family(run.family).measured if run.family else None
-    if old and have:
-        # The one that looks most like it: by x-height, contrast and width.
-        near = min(
-            have,
-            key=lambda font: (
-                abs(font.measured.x_height - old.x_height) * 4
-                + abs(font.measured.contrast - old.contrast)
-                + abs(font.measured.width - old.width) * 4
-            ),
-        )
+    near = nearest(old, gone) if old else None
+    if near:
         patch = [{"op": "replace", "path": f"/typefaces/{role}", "value": near.id}]
         yield Proposal(f"{near.name} as the {role} typeface", (Change(document="identity", patch=patch),))
     kept = " ".join("".join(char for char in run.text if ord(char) not in gone).split())

@@ -1,0 +1,134 @@
+"""Words of Formulon's own: names in every table, sentences in English alone, and none of them on a page of another language."""
+
+import re
+
+import pytest
+
+from formulon.core.site.phrases import phrases, right_to_left, tables, usual_page
+from formulon.core.site.planner import plan
+from formulon.core.site.render import render_page
+from formulon.core.site.telephone import dialled
+from formulon.core.system.identity import Identity, slug
+from formulon.core.system.resolve import resolve
+from formulon.core.type.alike import defaults, for_language, writes
+from formulon.core.type.languages import LANGUAGES, letters
+
+NAMES = {
+    "home",
+    "about",
+    "offer",
+    "contact",
+    "skip",
+    "pages",
+    "all_pages",
+    "email",
+    "phone",
+    "address",
+    "hours",
+    "menu",
+    "close",
+}
+
+
+def test_every_table_has_the_names_of_pages_and_parts() -> None:
+    assert len(tables()) >= 20
+    for language, table in tables().items():
+        words = table["words"]
+        assert set(words) >= NAMES and all(words[key].strip() for key in NAMES), language  # type: ignore[union-attr]
+        assert language == "en" or set(words) == NAMES, language
+
+
+@pytest.mark.parametrize("language", sorted(set(tables()) & set(LANGUAGES)))
+def test_names_are_written_in_the_letters_of_their_language(language: str) -> None:
+    """CLDR's exemplar letters, by ICU; "E-mail" and the like are names that languages share."""
+    table = "".join(str(word) for word in tables()[language]["words"].values())
+    strange = {char for char in table if char.isalpha() and ord(char) not in letters(language)}
+    assert not strange or strange <= set("EMailemailqwxyQWXY"), strange
+
+
+SENTENCES = (
+    "Who it is for",
+    "You find us",
+    "Open:",
+    "Get in touch",
+    "See what",
+    "How to reach",
+    "Talk to us",
+    "Come and see",
+    "At a glance",
+    "Skip to",
+)
+
+
+@pytest.mark.parametrize("language", ["de", "el", "pl", "vi", "he", "ja", "cy"])
+def test_no_english_stands_on_a_page_of_another_language(language: str) -> None:
+    identity = Identity.model_validate({
+        "name": "Q", "language": language, "strapline": "S", "does": "D.", "audience": "a", "place": "Łódź",
+        "offers": [{"name": "X", "text": "x"}, {"name": "Y", "text": "y"}],
+        "contact": {"hours": "Montag bis Freitag", "phone": "030 123456", "email": "a@b.example", "address": "W"},
+    })  # fmt: skip
+    site = plan(identity)
+    system = resolve(identity)
+    for page in site.pages:
+        html = render_page(site, system, page)
+        shown = re.sub(r"<[^>]*>", " ", html)
+        found = [one for one in SENTENCES if one in shown and language != "cy" and language != "ja"]
+        assert not found, (page.id, found)
+        sections = str([section.content for section in page.sections])
+        assert not any(one in sections for one in SENTENCES), page.id
+        assert f'<html lang="{language}"' in html and ('dir="rtl"' in html) == (language == "he")
+
+
+def test_pages_that_every_site_has_are_known_in_any_language() -> None:
+    for name, page in (("Kontakt", "contact"), ("über  uns", "about"), ("ABOUT US", "about"), ("Επικοινωνία", "contact")):
+        assert usual_page(name) == page
+    assert usual_page("Programme") == "" and usual_page("") == ""
+    assert right_to_left("ar-EG") and right_to_left("he") and not right_to_left("de") and not right_to_left("az")
+    assert phrases("nn").known and not phrases("tlh").known
+
+
+@pytest.mark.parametrize(
+    ("number", "language", "link"),
+    [
+        ("+49 (0)221 / 12 34-0", "en-GB", "tel:+49-221-12340"),  # the zero in brackets is dialled within the country alone
+        ("0221 / 12 34-0", "de", "tel:022112340"),
+        ("01632 960174", "en-GB", "tel:01632960174"),
+        ("+44 20 7946 0018 ext. 12", "en-GB", "tel:+44-20-7946-0018;ext=12"),
+        ("0800 FLOWERS", "de", "tel:08003569377"),  # letters as ITU-T E.161 has them
+        ("tel 0221 1234 (mornings)", "de", "tel:02211234"),
+        ("0221 123456 / 0171 234567", "de", ""),
+        ("ask for Anna", "en", ""),
+        ("", "en", ""),
+        ("1", "de", ""),
+    ],
+)
+def test_what_can_be_dialled_is_a_link_and_the_rest_a_text(number: str, language: str, link: str) -> None:
+    """Numbers out of ranges that regulators keep for fiction (Ofcom: 01632 960, 020 7946 0), or made up."""
+    assert dialled(number, language) == link
+    site = plan(Identity.model_validate({"name": "Q", "language": language, "contact": {"phone": number}}))
+    html = render_page(site, resolve(site.identity), site.pages[-1])
+    assert ("tel:" in html) == bool(link)
+    assert not number or number in html.replace("&#34;", '"')
+
+
+def test_ids_are_written_in_latin_letters() -> None:
+    """ICU's transliteration; what it leaves without letters gets a name of its own."""
+    for name, made in (
+        ("Über Straße", "uber-strasse"),
+        ("Цены", "ceny"),
+        ("青", "qing"),
+        ("🌿", "item"),
+        ("O’Neill", "oneill"),
+    ):
+        assert slug(name) == made
+    assert len(slug("字" * 80)) <= 40
+
+
+@pytest.mark.parametrize("language", ["en", "el", "ru", "uk", "bg", "vi", "pl", "tr"])
+def test_a_typeface_that_is_not_chosen_has_the_letters(language: str) -> None:
+    assert all(writes(one, language) for one in defaults(language))
+    typefaces = Identity(name="Q", language=language).typefaces
+    assert (typefaces.heading, typefaces.body) == defaults(language)
+    assert writes(for_language("figtree", language), language)
+    if language == "en":
+        assert defaults(language) == ("young-serif", "figtree")
