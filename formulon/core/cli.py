@@ -2,6 +2,7 @@
 
 import base64
 import json
+import stat
 import sys
 from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
@@ -53,6 +54,8 @@ def _plain_errors(command: F) -> F:
 
 def _read(path: str | Path) -> bytes:
     try:
+        if not stat.S_ISREG(Path(path).stat().st_mode):
+            raise SiteError(f"{path}: this is no file that can be read, but a pipe, a device or a folder. Name a file.")
         return Path(path).read_bytes()
     except OSError as error:
         raise SiteError(f"{path}: the file cannot be read ({error.strerror}). Check its name and your rights.") from error
@@ -197,6 +200,9 @@ def identify(files: tuple[str, ...], form: str) -> None:
     sys.exit(1 if failed else 0)
 
 
+_MOST_NESTED = 4  # archives in archives
+
+
 def _readings(files: tuple[str, ...]) -> list[Reading]:
     """The readings of files, folders and what archives hold."""
     found: dict[str, bytes] = {}
@@ -207,7 +213,13 @@ def _readings(files: tuple[str, ...]) -> list[Reading]:
     tool = Readers()
     made: list[Reading] = []
     try:
-        while found:
+        for depth in range(_MOST_NESTED + 2):
+            if depth > _MOST_NESTED:
+                made += [
+                    Reading(file=name, problem=f"{name}: the archives lie in one another too deeply. Unpack them.")
+                    for name in found
+                ]
+                break
             sheets = {name: decode(data) or "" for name, data in found.items() if name.endswith(".css")}
             jobs = [(name, data, sheets if name.endswith((".html", ".htm")) else None) for name, data in found.items()]
             found = {}

@@ -23,6 +23,10 @@ class ParsedColor:
         return to_hex(self.rgb)
 
 
+_FAR = 10_000  # no coordinate of a colour space that CSS knows goes as far
+_MOST_NAME = 60  # characters; those of a brand's colour
+
+
 @lru_cache(maxsize=4096)
 def parse_color(text: str) -> ParsedColor:
     """The colour that a CSS colour text stands for. Raises ColorError for anything else, and for see-through ones. Kept, as
@@ -37,6 +41,10 @@ def parse_color(text: str) -> ParsedColor:
         raise ColorError(
             f"“{source[:60]}” is not a colour. Write it as CSS does, for example #1B2147, rgb(27 33 71) or navy."
         ) from error
+    if not all(abs(value) <= _FAR for value in color.coords(nans=False)):  # also where one is infinite
+        raise ColorError(
+            f"“{source[:60]}” lies beyond every colour that can be shown or printed. Look for a slip in its numbers."
+        )
     if color.alpha(nans=False) < 1:
         raise ColorError(f"“{source[:60]}” is see-through. A brand colour is opaque: leave its transparency out.")
     inside = color.convert("srgb").in_gamut(tolerance=0.0005)
@@ -73,6 +81,13 @@ def parse_list(text: str) -> tuple[list[NamedColor], list[str]]:
                 colors += _named(line, found)
             else:
                 colors += [_word(part) for part in filter(None, re.split(r"[,;]\s*", line))]
+            long = next((one for one in colors if len(one.name) > _MOST_NAME), None)
+            if long:
+                colors.remove(long)
+                raise ColorError(
+                    f"The name “{long.name[:30]}…” of {long.value} has {len(long.name)} characters; {_MOST_NAME} are the most. "
+                    "Shorten it."
+                )
         except ColorError as error:
             problems.append(str(error))
     return colors, problems

@@ -125,7 +125,23 @@ def _read(name: str, data: bytes, sheets: dict[str, str] | None) -> Reading:
     told, found = _ALIKE.get(extension, extension), _ALIKE.get(form, form)
     if extension and told != found and told in {*_KNOWN, *_PICTURES}:
         reading.notes.append(f"The file is called .{extension}, but it is {reading.format}.")
+    if not reading.sightings and not reading.parts and not reading.notes and not reading.problem:
+        reading.notes.append(_NOTHING.get(form, "It holds no colour, typeface, mark, picture or words that a reader knows."))
     return reading
+
+
+# Why a file of a kind gives nothing, where its reader has not said it.
+_NOTHING = {
+    "css": "The style sheet sets no colour, typeface or measure.",
+    "html": "The page shows no words, colours or addresses of its own; what a script would draw is not seen.",
+    "json": "The tokens hold no colour, typeface or measure.",
+    "pdf": "The pages hold no text and no drawn colours; a scanned page is a picture. Export it from the program that made it.",
+    "zip": "The archive holds no file that can be read.",
+    "svg": "The drawing paints nothing.",
+    "txt": "The text holds no fact in a form that is known, such as “Phone: …” or a heading with its paragraph.",
+    "md": "The text holds no fact in a form that is known, such as “Phone: …” or a heading with its paragraph.",
+    "docx": "The document holds no paragraphs.",
+}
 
 
 _BINARY: dict[str, Callable[[str, bytes], Reading]] = {

@@ -12,6 +12,20 @@ def test_what_is_no_color_is_refused_by_name(text: str) -> None:
         parse_color(text)
 
 
+@pytest.mark.parametrize(
+    "text", ["lab(1e308 1e308 1e308)", "rgb(1e308 0 0)", "oklch(50% 1e308 20)", "color(display-p3 1e308 0 0)", "lab(1e999 0 0)"]
+)
+def test_what_lies_beyond_every_color_is_told(text: str) -> None:
+    with pytest.raises(ColorError, match="beyond every colour"):
+        parse_color(text)
+
+
+def test_a_name_that_is_too_long_is_told_and_the_rest_read() -> None:
+    colors, problems = parse_list("N" * 5000 + " #123456\nNight #1B2147")
+    assert [color.name for color in colors] == ["Night"]
+    assert len(problems) == 1 and "5000 characters" in problems[0] and len(problems[0]) < 200
+
+
 def test_see_through_is_refused() -> None:
     with pytest.raises(ColorError, match="see-through"):
         parse_color("rgb(0 0 0 / 50%)")

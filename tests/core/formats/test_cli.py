@@ -1,6 +1,9 @@
 """The command line: the forms that other people's scripts rely on, exit codes, and plain errors."""
 
+import io
 import json
+import os
+import zipfile
 from pathlib import Path
 from typing import Any
 
@@ -181,3 +184,60 @@ def test_identify_prints_identity_facts_and_evidence(tmp_path: Path) -> None:
     (tmp_path / "bad.png").write_bytes(b"\x89PNG\r\n\x1a\n")
     result = run("identify", str(tmp_path), "--format", "text")
     assert result.exit_code == 1 and "Night" in result.output and "unread  bad.png: " in result.output
+
+
+def test_pipes_devices_and_folders_are_no_files(tmp_path: Path) -> None:
+    os.mkfifo(tmp_path / "pipe")
+    for path in (tmp_path / "pipe", Path("/dev/zero")):
+        done = CliRunner().invoke(main, ["identify", str(path)])
+        assert done.exit_code == 2 and "no file that can be read" in done.output
+    done = CliRunner().invoke(main, ["resolve", str(tmp_path)])
+    assert done.exit_code == 2 and "no file that can be read" in done.output
+
+
+def test_archives_in_archives_end(tmp_path: Path) -> None:
+    data = b"a{color:#123456}"
+    for depth in range(8):
+        out = io.BytesIO()
+        with zipfile.ZipFile(out, "w") as package:
+            package.writestr("in.zip" if depth else "x.css", data)
+        data = out.getvalue()
+    (tmp_path / "nest.zip").write_bytes(data)
+    done = CliRunner().invoke(main, ["identify", str(tmp_path / "nest.zip")])
+    assert done.exit_code == 1 and "too deeply" in done.output
+
+
+@pytest.mark.parametrize(
+    ("body", "said"),
+    [
+        ({"pages": 5}, "“pages” takes a list"),
+        ({"pages": [5]}, "page 1"),
+        ({"assets": {}}, "“assets” takes a list"),
+        ({"pages": [{"id": "a", "name": "A"}, {"id": "a", "name": "B"}]}, "same id"),
+        (
+            {
+                "frame": {
+                    "header": {"id": "h", "kind": "hero", "layout": "words"},
+                    "footer": {"id": "f", "kind": "footer", "layout": "line"},
+                }
+            },
+            "header",
+        ),
+        ({"choices": 4}, "choices"),
+    ],
+)
+def test_a_site_of_the_wrong_form_is_told_in_a_sentence(tmp_path: Path, body: dict, said: str) -> None:  # type: ignore[type-arg]
+    (tmp_path / "site.json").write_text(json.dumps({"identity": {"name": "Q"}} | body))
+    done = CliRunner().invoke(main, ["check", str(tmp_path / "site.json")])
+    assert done.exit_code == 2 and said in done.output and "Traceback" not in done.output
+
+
+def test_a_frame_without_pages_stands_around_the_planned_ones(tmp_path: Path) -> None:
+    frame = {
+        "header": {"id": "header", "kind": "header", "layout": "masthead"},
+        "footer": {"id": "footer", "kind": "footer", "layout": "line", "content": {"note": "Kept by hand"}},
+    }
+    (tmp_path / "site.json").write_text(json.dumps({"identity": {"name": "Q"}, "frame": frame}))
+    assert CliRunner().invoke(main, ["build", str(tmp_path / "site.json"), "--out", str(tmp_path / "out")]).exit_code == 0
+    html = (tmp_path / "out" / "index.html").read_text()
+    assert "header--masthead" in html and "Kept by hand" in html and "hero--horizon" in html

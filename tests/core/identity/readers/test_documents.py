@@ -299,3 +299,16 @@ def test_every_file_of_the_demo_is_read() -> None:
     problems: list[Reading] = [r for f in folder.rglob("*.*") if (r := read_file(f.name, f.read_bytes())).problem]
     assert problems == []
     assert "#1B2147" in hexes(read_file("g.pdf", (folder / "guideline" / "quillmoor-guideline.pdf").read_bytes()))
+
+
+@pytest.mark.parametrize(
+    ("name", "data"),
+    [
+        ("a.css", b"a{margin:0 auto}"),
+        ("a.html", b"<html><body><script>1</script></body></html>"),
+        ("a.svg", b"<svg viewBox='0 0 9 9' xmlns='http://www.w3.org/2000/svg'/>"),
+    ],
+)
+def test_a_file_that_gives_nothing_says_so_and_why(name: str, data: bytes) -> None:
+    reading = read_file(name, data)
+    assert not reading.sightings and (reading.notes or reading.problem)
