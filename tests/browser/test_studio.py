@@ -78,12 +78,13 @@ def test_a_drag_is_one_entry_and_shows_at_once(page: Page, demo: str) -> None:
 
 def test_patches_light_their_uses(page: Page, demo: str) -> None:
     open_demo(page)
-    page.get_by_role("button", name="Link on paper, 4.5 to 1").click()
+    page.get_by_role("button", name=re.compile(r"^Heading on tint, [0-9.]+ to 1")).click()
     page.get_by_role("button", name="All pages", exact=True).click()
-    expect(page.get_by_text("Lit: Link on paper")).to_be_visible()
+    expect(page.get_by_text("Lit: Heading on tint")).to_be_visible()
     lit = page.frame_locator("iframe[title='About, desktop 1280']").locator("[data-lit]")
     expect(lit).to_have_count(1)
-    expect(lit).to_have_text("What we offer")
+    heading = page.frame_locator("iframe[title='About, desktop 1280']").get_by_role("heading", level=1)
+    expect(lit).to_have_text(heading.inner_text())
 
 
 def test_full_size_and_widths_of_the_sheet(page: Page, demo: str) -> None:
@@ -149,6 +150,7 @@ def test_bad_input_gets_a_sentence_and_loses_nothing(loud_page: Page, demo: str,
     expect(page.get_by_label("More colours")).to_have_value("blurp")
     page.get_by_role("button", name="locked: Night").click()
     expect(page.get_by_role("button", name="lock: Night")).to_be_visible()
+    expect(page.get_by_text("All saved")).to_be_visible()
     unlocked = Entry.objects.count()
     value = page.get_by_label("Value of Night")
     value.fill("nonsense")

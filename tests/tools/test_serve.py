@@ -8,6 +8,7 @@ import subprocess
 import sys
 import time
 from collections.abc import Iterator
+from contextlib import closing
 from pathlib import Path
 
 import pytest
@@ -43,11 +44,10 @@ def wait(number: int) -> None:
 
 def ask(number: int, path: str = "/", timeout: float = 10) -> tuple[int, float]:
     start = time.monotonic()
-    connection = http.client.HTTPConnection("localhost", number, timeout=timeout)
-    connection.request("GET", path)
-    status = connection.getresponse().status
-    connection.close()
-    return status, time.monotonic() - start
+    with closing(http.client.HTTPConnection("localhost", number, timeout=timeout)) as connection:
+        connection.request("GET", path)
+        with closing(connection.getresponse()) as answer:
+            return answer.status, time.monotonic() - start
 
 
 def test_half_sent_requests_hold_nobody_up(port: int) -> None:

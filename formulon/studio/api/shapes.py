@@ -218,7 +218,10 @@ class FixesRequest(Shape):
 
 
 class Fixes(Shape):
+    """The fixes of a finding. `there` is false where the pages have changed and there is no such finding any more."""
+
     fixes: list[Fix]
+    there: bool
 
 
 class Reference(Shape):

@@ -344,14 +344,12 @@ class PreflightView(View):
 class FixesView(View):
     """The fixes of one finding, each applied and checked again before it is offered."""
 
-    @extend_schema(request=shapes.FixesRequest, responses={200: shapes.Fixes, 404: shapes.Problem})
+    @extend_schema(request=shapes.FixesRequest, responses={200: shapes.Fixes})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id)
         wanted = shapes.FixesRequest.model_validate(request.data)
         found = preflight.fixes(brand, wanted.page, wanted.key, gone(request))
-        if found is None:
-            raise Http404
-        return answer(shapes.Fixes(fixes=found))
+        return answer(shapes.Fixes(fixes=found or [], there=found is not None))
 
 
 def gone(request: Request) -> Callable[[], bool]:

@@ -7,6 +7,7 @@ from typing import Any
 
 from django.contrib.auth.models import User
 from django.db import IntegrityError, transaction
+from django.http import Http404
 
 from formulon.core.site.changes import documents as documents_of
 from formulon.core.site.model import Asset, Frame, Page, Rendition, Site
@@ -26,8 +27,11 @@ def brands_of(user: User) -> Any:
 
 
 def role_of(user: User, brand: Brand) -> str:
-    """The person's role in the brand's workspace."""
-    return Membership.objects.values_list("role", flat=True).get(user=user, workspace_id=brand.workspace_id)
+    """The person's role in the brand's workspace. Raises Http404 where there is none any more."""
+    role = Membership.objects.values_list("role", flat=True).filter(user=user, workspace_id=brand.workspace_id).first()
+    if role is None:
+        raise Http404
+    return role
 
 
 @transaction.atomic

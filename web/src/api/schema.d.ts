@@ -1602,10 +1602,15 @@ export interface components {
             /** Predicted */
             predicted: number | null;
         };
-        /** Fixes */
+        /**
+         * Fixes
+         * @description The fixes of a finding. `there` is false where the pages have changed and there is no such finding any more.
+         */
         Fixes: {
             /** Fixes */
             fixes: components["schemas"]["Fix"][];
+            /** There */
+            there: boolean;
         };
         /**
          * FixesRequest
@@ -3922,14 +3927,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Fixes"];
-                };
-            };
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

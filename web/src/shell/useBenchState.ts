@@ -63,9 +63,18 @@ export function useBenchState(brand: Workbench) {
   const ahead = useRef<{ choices: Choices; writes: number } | null>(null);
   const moves = useRef(0);
   const moved = useRef(0);
+  /** Changes of documents that show already and are not stored yet, and the workbenches that were made of them. */
+  const pending = useRef<Change[][]>([]);
+  const unstored = useRef(new WeakSet<Workbench>());
   useEffect(() => {
-    latest.current = brand;
+    if (!unstored.current.has(brand)) latest.current = brand;
   }, [brand]);
+  /** Shows the workbench as it was answered last, with what is still on its way to be stored. */
+  const showLatest = useCallback(() => {
+    const shown = pending.current.reduce(shownAhead, latest.current);
+    if (shown !== latest.current) unstored.current.add(shown);
+    queries.setQueryData(['brand', shown.id], shown);
+  }, [queries]);
   const path = useMemo(() => ({ params: { path: { brand_id: brand.id } } }), [brand.id]);
 
   // The pages are restyled as soon as there is an answer; everything else is drawn after they were painted.
@@ -113,9 +122,9 @@ export function useBenchState(brand: Workbench) {
     (next: Workbench) => {
       latest.current = next;
       if (!styled.current) restyle(next.system);
-      queries.setQueryData(['brand', next.id], next);
+      showLatest();
     },
-    [queries, restyle],
+    [showLatest, restyle],
   );
   const report = useCallback((problem: unknown) => {
     if (problem instanceof Problem && problem.status === 401) window.location.assign('/');
@@ -146,8 +155,8 @@ export function useBenchState(brand: Workbench) {
         setDraftChoices(ahead.current.choices);
       } else {
         // What was chosen shows at once; what follows from it comes with the answer.
-        const shown = queries.getQueryData<Workbench>(['brand', latest.current.id]) ?? latest.current;
-        queries.setQueryData(['brand', latest.current.id], shownAhead(shown, changes));
+        pending.current = [...pending.current, changes];
+        showLatest();
       }
       return inOrder(async () => {
         setSaving(true);
@@ -158,6 +167,7 @@ export function useBenchState(brand: Workbench) {
         try {
           const edits = changes.map((one) => ({ ...one, revision: revisionOf(latest.current, one.document) }));
           const next = await unwrap(client.POST('/api/brands/{brand_id}/changes', { ...path, body: { label, edits } }));
+          pending.current = pending.current.filter((one) => one !== changes);
           if (restyles && ahead.current) {
             ahead.current.writes -= 1;
             if (!ahead.current.writes) ahead.current = null;
@@ -174,7 +184,8 @@ export function useBenchState(brand: Workbench) {
           if (problem instanceof Problem && problem.code === 'stale') setStale({ problem, label, changes });
           else report(problem);
           ahead.current = null;
-          queries.setQueryData(['brand', latest.current.id], latest.current);
+          pending.current = pending.current.filter((one) => one !== changes);
+          showLatest();
           endDraft();
           return false;
         } finally {
@@ -182,7 +193,7 @@ export function useBenchState(brand: Workbench) {
         }
       });
     },
-    [accept, queries, endDraft, inOrder, path, report, restyle, styleOf],
+    [accept, showLatest, endDraft, inOrder, path, report, restyle, styleOf],
   );
 
   const replay = useCallback(

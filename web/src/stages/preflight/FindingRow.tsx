@@ -10,6 +10,8 @@ export type FindingRowProps = {
   finding: Finding;
   rule: Preflight['rules'][number] | undefined;
   busy: string;
+  /** Whether the finding is of the pages as they are, and not of those before the last change. */
+  current: boolean;
   take: (fix: Fix) => void;
 };
 
@@ -24,11 +26,11 @@ function figure(value: number | null, unit: string): string {
 const UNITS: Record<string, string> = { ':1': 'measured, to 1', px: 'px', lines: 'lines' };
 
 /** One finding: evidence, numbers, reason, fixes. */
-export function FindingRow({ finding, rule, busy, take }: FindingRowProps) {
+export function FindingRow({ finding, rule, busy, current, take }: FindingRowProps) {
   const { brand, canWrite } = useBench();
   const row = useRef<HTMLLIElement>(null);
   const seen = useSeen(row);
-  const known = useFixes(brand.id, stampOf(brand), { page: finding.page, key: finding.key ?? '' }, seen);
+  const known = useFixes(brand.id, stampOf(brand), { page: finding.page, key: finding.key ?? '' }, seen && current);
   const page = brand.pages.find((one) => one.body.id === finding.page)?.body;
   const place = [
     page?.name ?? finding.page,
@@ -78,6 +80,7 @@ export function FindingRow({ finding, rule, busy, take }: FindingRowProps) {
               Work out fixes again
             </button>
           )}
+          {known.data?.there === false && <span className="soft">This is no longer found.</span>}
           {known.data?.fixes.map((fix, index) => (
             <button
               key={fix.label}

@@ -117,6 +117,7 @@ export function PreflightStage() {
               finding={finding}
               rule={data.rules.find((rule) => rule.id === finding.rule)}
               busy={busy}
+              current={!preflight.isPlaceholderData}
               take={(fix) => void take(finding, fix)}
             />
           ))}
