@@ -102,7 +102,7 @@ export function BrandList({ person }: BrandListProps) {
         </ul>
       </main>
       {going && <DeleteBrand brand={going} close={() => setGoing(null)} />}
-      {password && <ChangePassword close={() => setPassword(false)} />}
+      {password && <ChangePassword username={person.username} close={() => setPassword(false)} />}
     </div>
   );
 }

@@ -2,10 +2,10 @@ import { useState, type FormEvent } from 'react';
 import { Modal } from 'react-bootstrap';
 import { usePassword } from '../api/queries';
 
-export type ChangePasswordProps = { close: () => void };
+export type ChangePasswordProps = { username: string; close: () => void };
 
 /** A person's own password. */
-export function ChangePassword({ close }: ChangePasswordProps) {
+export function ChangePassword({ username, close }: ChangePasswordProps) {
   const password = usePassword();
   const [current, setCurrent] = useState('');
   const [next, setNext] = useState('');
@@ -25,6 +25,8 @@ export function ChangePassword({ close }: ChangePasswordProps) {
           <p role="status">Your password is changed. Other browsers are signed out.</p>
         ) : (
           <form className="plain-form" onSubmit={send}>
+            {/* For programs that keep passwords: whose it is. */}
+            <input type="text" autoComplete="username" value={username} readOnly hidden />
             <label htmlFor="password-now">The password that you have now</label>
             <input
               id="password-now"
