@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { client, Problem, unwrap, type Change, type Choices, type Resolved, type Workbench } from '../api/client';
 import { revisionOf, type Bench, type Lit, type Look, type StaleChange } from './bench';
 import type { Areas } from '../sheet/areas';
@@ -63,16 +63,14 @@ export function useBenchState(brand: Workbench) {
   const ahead = useRef<{ choices: Choices; writes: number } | null>(null);
   const moves = useRef(0);
   const moved = useRef(0);
-  /** Changes of documents that show already and are not stored yet, and the workbenches that were made of them. */
+  /** Changes of documents that show already and are not stored yet. While there are some, what is shown is no answer. */
   const pending = useRef<Change[][]>([]);
-  const unstored = useRef(new WeakSet<Workbench>());
-  useEffect(() => {
-    if (!unstored.current.has(brand)) latest.current = brand;
+  useLayoutEffect(() => {
+    if (!pending.current.length) latest.current = brand;
   }, [brand]);
   /** Shows the workbench as it was answered last, with what is still on its way to be stored. */
   const showLatest = useCallback(() => {
     const shown = pending.current.reduce(shownAhead, latest.current);
-    if (shown !== latest.current) unstored.current.add(shown);
     queries.setQueryData(['brand', shown.id], shown);
   }, [queries]);
   const path = useMemo(() => ({ params: { path: { brand_id: brand.id } } }), [brand.id]);
