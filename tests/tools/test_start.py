@@ -1,10 +1,15 @@
-"""What ./start says when it cannot go on: one sentence with the remedy, and no trace."""
+"""./start: what it says when it cannot go on (one sentence with the remedy, and no trace), and what it keeps running."""
 
+import os
+import signal
 import socket
 import subprocess
 import sys
+import tempfile
+import time
 from pathlib import Path
 
+import psycopg
 import pytest
 
 ROOT = Path(__file__).resolve().parent.parent.parent
@@ -54,3 +59,74 @@ def test_stamps_remember_only_the_same_inputs(monkeypatch: pytest.MonkeyPatch, t
     machine.remember(file, digest)
     assert machine.stamp("step", "a", b"b")[0]
     assert not machine.stamp("step", "a", b"c")[0]
+
+
+def test_a_program_that_ends_is_started_again(monkeypatch: pytest.MonkeyPatch, tmp_path: Path) -> None:
+    monkeypatch.setattr(machine, "VAR", tmp_path)
+    kept = machine.Watched("sleeper", [sys.executable, "-c", "print('awake', flush=True); import time; time.sleep(60)"])
+    try:
+        first = kept.process.pid
+        kept.look()
+        assert kept.process.pid == first
+        kept.process.kill()
+        kept.process.wait(10)
+        kept.look()
+        assert kept.process.pid != first and kept.process.poll() is None
+        assert (tmp_path / "sleeper.log").read_text().count("sleeper starts") == 2
+    finally:
+        kept.end()
+        kept.wait()
+    assert kept.process.poll() is not None
+
+
+def test_the_worker_outlives_its_database(monkeypatch: pytest.MonkeyPatch) -> None:
+    """PostgreSQL is killed and started again; a task given then is done."""
+    with tempfile.TemporaryDirectory(prefix="formulon-") as name:
+        Path(name).chmod(0o755)  # the server's own user has to reach its folder
+        monkeypatch.setattr(machine, "VAR", Path(name))
+        database = machine.Postgres("postgres", durable=False)
+        try:
+            database.start()
+            settings = database.settings() | {"DB_NAME": "postgres", "SECRET_KEY": "only-for-tests", "DB_CONN_MAX_AGE": "0"}
+            env = os.environ | {f"FORMULON_{key}": str(value) for key, value in settings.items()}
+            for key in settings:
+                monkeypatch.setenv(f"FORMULON_{key}", env[f"FORMULON_{key}"])
+
+            def manage(*words: str) -> None:
+                subprocess.run(
+                    [sys.executable, "manage.py", *words], cwd=machine.ROOT, env=env, check=True, capture_output=True
+                )
+
+            def done() -> int:
+                with psycopg.connect(
+                    host=env["FORMULON_DB_HOST"], port=env["FORMULON_DB_PORT"], user=env["FORMULON_DB_USER"],
+                    password=env["FORMULON_DB_PASSWORD"], dbname="postgres",
+                ) as connection:  # fmt: skip
+                    rows = connection.execute(
+                        "select count(*) from procrastinate_jobs where status = 'succeeded' and task_name = 'sweep'"
+                    )
+                    return int((rows.fetchone() or [0])[0])
+
+            def wait(count: int) -> None:
+                end = time.monotonic() + 90
+                while done() < count:
+                    assert time.monotonic() < end, (Path(name) / "worker.log").read_text()
+                    worker.look()
+                    time.sleep(0.3)
+
+            manage("migrate", "-v", "0")
+            defer = ("procrastinate", "defer", "sweep")
+            worker = machine.Watched("worker", [sys.executable, "manage.py", "procrastinate", "worker", "--queues", "reading"])
+            try:
+                manage(*defer)
+                wait(1)
+                os.kill(int((Path(name) / "postgres" / "postmaster.pid").read_text().split()[0]), signal.SIGKILL)
+                time.sleep(3.5)
+                database.keep()
+                manage(*defer)
+                wait(2)
+            finally:
+                worker.end()
+                worker.wait()
+        finally:
+            database.stop()
