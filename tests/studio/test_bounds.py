@@ -220,3 +220,15 @@ def test_health_tells_of_database_and_worker(db: None) -> None:
     with connection.cursor() as cursor:
         cursor.execute("insert into procrastinate_workers (last_heartbeat) values (now())")
     assert client.get("/health").json()["well"] is True
+
+
+def test_what_a_release_takes_up_again_is_not_swept(brand: Brand, anna: Api) -> None:
+    """A blob to which nothing refers is reused by a release; a sweep that began before the release was stored leaves it."""
+    release = releases.publish(brand, None)
+    digests = set(release.files.values())
+    release.delete()
+    Blob.objects.update(made=timezone.now() - timedelta(days=1))
+    began = timezone.now()
+    again = releases.publish(brand, None)
+    taken = set(again.files.values()) & digests
+    assert taken and not Blob.objects.filter(pk__in=taken, made__lt=began).exists()

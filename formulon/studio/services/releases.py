@@ -52,7 +52,10 @@ def publish(brand: Brand, author: User | None) -> Release:
         drawn |= zip(rest, pool.map(lambda path: social_picture(site, system, pictures[path]), rest), strict=True)
     drawn = versioned(drawn)
     files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}
-    known = set(Blob.objects.filter(pk__in=[digest for digest, _ in files.values()]).values_list("pk", flat=True))
+    # What is there already is fresh from now on, so that a sweep meanwhile leaves it.
+    there = Blob.objects.filter(pk__in=[digest for digest, _ in files.values()])
+    there.update(made=timezone.now())
+    known = set(there.values_list("pk", flat=True))
     fresh = {digest: data for digest, data in files.values() if digest not in known}
     refuse_over_quota(brand.workspace_id, sum(map(len, fresh.values())))
     blobs = [Blob(sha256=digest, data=data, size=len(data)) for digest, data in fresh.items()]
