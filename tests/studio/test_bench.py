@@ -256,3 +256,12 @@ def test_demo_loads_once_and_passes(db: None, monkeypatch: pytest.MonkeyPatch) -
     brand.delete()
     call_command("load_demo")
     assert User.objects.get(username="designer").check_password("another long password") and not Brand.objects.exists()
+
+
+def test_the_bar_and_preflight_count_the_same_stops(anna: Api) -> None:
+    """A name without letters of the typeface is found in the header of every page, and is one finding."""
+    card = anna.post("brands", {"name": "Οινοποιείο"}).json()
+    report = anna.get(f"brands/{card['id']}/preflight").json()
+    state = anna.get(f"brands/{card['id']}").json()
+    stops = sum(one["severity"] == "stop" and one["outcome"] == "fail" for one in report["findings"])
+    assert stops > 1 and state["system"]["counts"]["stop"] == report["counts"]["stop"] == stops

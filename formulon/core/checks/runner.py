@@ -93,9 +93,10 @@ class PageChecks:
     found: list[tuple[Finding, Cause]]
 
 
-def check(facts: Iterable[Fact], system: System, only: Sequence[str] | None = None) -> Report:
-    """The findings of all rules, or of those named, over facts. Without fixes: see `Preflight`."""
-    return _report([_run(facts, system, only)])
+def check(facts: Iterable[Fact], system: System, only: Sequence[str] | None = None, frame: Sequence[str] = ()) -> Report:
+    """The findings of all rules, or of those named, over facts. Those of the sections named by `frame`, which stand on every
+    page, are told once. Without fixes: see `Preflight`."""
+    return _report([_run(facts, system, only)], frame)
 
 
 def check_site(site: Site, system: System | None = None, open_blob: OpenBlob | None = None, most: int | None = None) -> Report:

@@ -54,7 +54,7 @@ def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
     """The system of a site, summed up for the interface. `open_blob` gives the bytes of photographs behind texts."""
     system = resolve(site.identity, site.choices)
     facts = predict(site, system, open_blob=open_blob)
-    report = check(facts, system)
+    report = check(facts, system, frame=(site.frame.header.id, site.frame.footer.id))
     uses = Counter(
         (fact.ground, _shown_ink(fact.ink))
         for fact in facts
