@@ -57,13 +57,19 @@ def _torn(spans: "_Spans", size: float, width: float, tracking: float) -> tuple[
         if line:
             lines.append(spans.shown(line))
         line = piece
-        while spans.wide(line, size, tracking) > width and len(parts := clusters(line.rstrip())) > 1:
+        while spans.wide(line, size, tracking) > width and len(parts := _drawn(line.rstrip())) > 1:
             fits = 1
             while fits < len(parts) - 1 and spans.wide("".join(parts[: fits + 1]), size, tracking) <= width:
                 fits += 1
             lines.append(spans.shown("".join(parts[:fits])))
             line = line[len("".join(parts[:fits])) :]
     return (*lines, spans.shown(line))
+
+
+def _drawn(line: str) -> tuple[str, ...]:
+    """The characters of a line; the hyphen that a soft hyphen at its end draws never stands alone on a line."""
+    parts = clusters(line)
+    return (*parts[:-2], parts[-2] + parts[-1]) if len(parts) > 1 and parts[-1] == SOFT_HYPHEN else parts
 
 
 @lru_cache(maxsize=4096)

@@ -1,5 +1,10 @@
-import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { notifyManager, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { client, Problem, problemOf, unwrap, type Focus, type Operation, type Overlay } from './client';
+
+// An answer that is put into the cache is drawn before anything that is set after it. With the library's own scheduler, a
+// timer, the end of a draft was drawn first: for a moment what had been stored before was back, and fields lost what was
+// being written in them.
+notifyManager.setScheduler(queueMicrotask);
 
 export const queryClient = new QueryClient({
   defaultOptions: {
