@@ -1,5 +1,5 @@
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { render, screen } from '@testing-library/react';
+import { renderHook } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { queryClient } from '../api/queries';
 import { client, type Workbench } from '../api/client';
@@ -19,23 +19,19 @@ function workbench(policy: string): Workbench {
   } as unknown as Workbench;
 }
 
-let shown: unknown[] = [];
-let bench: ReturnType<typeof useBenchState>['bench'];
+const shown: unknown[] = [];
 
-function Shows({ brand }: { brand: Workbench }) {
-  ({ bench } = useBenchState(brand));
+/** The bench of a brand whose workbench lies in the cache, as the workbench's page has it. */
+function useOpened() {
+  const { data } = useQuery<Workbench>({ queryKey: ['brand', 'one'], enabled: false });
+  const { bench } = useBenchState(data ?? workbench('none'));
   shown.push(bench.choices.policy);
-  return <p>{bench.saving ? 'saving' : 'at rest'}</p>;
-}
-
-function Opened() {
-  const { data } = useQuery({ queryKey: ['brand', 'one'], queryFn: () => workbench('AA') });
-  return data ? <Shows brand={data} /> : null;
+  return bench;
 }
 
 describe('a change of choices', () => {
   beforeEach(() => {
-    shown = [];
+    shown.length = 0;
     queryClient.clear();
     vi.restoreAllMocks();
   });
@@ -43,16 +39,14 @@ describe('a change of choices', () => {
   async function changed(answer: () => Promise<unknown>) {
     vi.spyOn(client, 'POST').mockImplementation(((path: string) =>
       path.endsWith('/style') ? Promise.resolve({ data: SYSTEM, response: new Response() }) : answer()) as never);
-    render(
-      <QueryClientProvider client={queryClient}>
-        <Opened />
-      </QueryClientProvider>,
-    );
-    await screen.findByText('at rest');
+    queryClient.setQueryData(['brand', 'one'], workbench('AA'));
+    const { result } = renderHook(useOpened, {
+      wrapper: ({ children }) => <QueryClientProvider client={queryClient}>{children}</QueryClientProvider>,
+    });
     // Drawn as in a browser: within act() everything would be drawn once, at its end.
     vi.stubGlobal('IS_REACT_ACT_ENVIRONMENT', false);
     const patch = [{ op: 'replace' as const, path: '/policy', value: 'own' }];
-    await bench.change('Held to own ratios', [{ document: 'choices', patch }]);
+    await result.current.change('Held to own ratios', [{ document: 'choices', patch }]);
     await new Promise((drawn) => setTimeout(drawn, 50));
     vi.unstubAllGlobals();
   }
