@@ -1,8 +1,10 @@
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { renderHook } from '@testing-library/react';
+import { render } from '@testing-library/react';
+import { useLayoutEffect } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { queryClient } from '../api/queries';
 import { client, type Workbench } from '../api/client';
+import type { Bench } from './bench';
 import { useBenchState } from './useBenchState';
 
 const SYSTEM = { schemes: ['light'], css: '', css_dark: '', tokens: [], dark: [] };
@@ -19,19 +21,27 @@ function workbench(policy: string): Workbench {
   } as unknown as Workbench;
 }
 
-const shown: unknown[] = [];
+const drawn = vi.fn<(bench: Bench) => void>();
 
-/** The bench of a brand whose workbench lies in the cache, as the workbench's page has it. */
-function useOpened() {
+/** The bench of a brand, under what asks for the brand, as the workbench's page has it. */
+function Opened() {
   const { data } = useQuery<Workbench>({ queryKey: ['brand', 'one'], enabled: false });
-  const { bench } = useBenchState(data ?? workbench('none'));
-  shown.push(bench.choices.policy);
-  return bench;
+  return data && <Drawn brand={data} />;
+}
+function Drawn({ brand }: { brand: Workbench }) {
+  const { bench } = useBenchState(brand);
+  useLayoutEffect(() => drawn(bench), [bench]);
+  return null;
+}
+/** What was drawn of the policy, one after the other. */
+function policies() {
+  const all = drawn.mock.calls.map(([bench]) => bench.choices.policy);
+  return all.filter((policy, index) => policy !== all[index - 1]);
 }
 
 describe('a change of choices', () => {
   beforeEach(() => {
-    shown.length = 0;
+    drawn.mockClear();
     queryClient.clear();
     vi.restoreAllMocks();
   });
@@ -40,25 +50,27 @@ describe('a change of choices', () => {
     vi.spyOn(client, 'POST').mockImplementation(((path: string) =>
       path.endsWith('/style') ? Promise.resolve({ data: SYSTEM, response: new Response() }) : answer()) as never);
     queryClient.setQueryData(['brand', 'one'], workbench('AA'));
-    const { result } = renderHook(useOpened, {
-      wrapper: ({ children }) => <QueryClientProvider client={queryClient}>{children}</QueryClientProvider>,
-    });
+    render(
+      <QueryClientProvider client={queryClient}>
+        <Opened />
+      </QueryClientProvider>,
+    );
     // Drawn as in a browser: within act() everything would be drawn once, at its end.
     vi.stubGlobal('IS_REACT_ACT_ENVIRONMENT', false);
     const patch = [{ op: 'replace' as const, path: '/policy', value: 'own' }];
-    await result.current.change('Held to own ratios', [{ document: 'choices', patch }]);
+    await drawn.mock.lastCall?.[0].change('Held to own ratios', [{ document: 'choices', patch }]);
     await new Promise((drawn) => setTimeout(drawn, 50));
     vi.unstubAllGlobals();
   }
 
   it('shows from the start, and what was before never comes back while it is stored', async () => {
     await changed(() => Promise.resolve({ data: workbench('own'), response: new Response() }));
-    expect(shown.filter((policy, index) => policy !== shown[index - 1])).toEqual(['AA', 'own']);
+    expect(policies()).toEqual(['AA', 'own']);
   });
 
   it('that is refused is taken back', async () => {
     const error = { title: 'No.', code: 'refused' };
     await changed(() => Promise.resolve({ error, response: new Response('', { status: 422 }) }));
-    expect(shown.filter((policy, index) => policy !== shown[index - 1])).toEqual(['AA', 'own', 'AA']);
+    expect(policies()).toEqual(['AA', 'own', 'AA']);
   });
 });
