@@ -1,9 +1,11 @@
 """Shared fixtures: brands and sites as plain data."""
 
 import json
+from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
+from django.test import override_settings
 from hypothesis import HealthCheck, settings
 
 from formulon.core.identity.svg import rebuild
@@ -44,6 +46,13 @@ def quillmoor_pictures() -> list[Asset]:
         read = rebuild(file.read_bytes(), file.name)
         made.append(Asset(id=file.stem, name=names[file.stem], svg=read.svg, width=read.width, height=read.height))
     return made
+
+
+@pytest.fixture(scope="session", autouse=True)
+def quick_passwords() -> Iterator[None]:
+    """To hash a password as the studio does takes most of a second, and nearly every test of it has people who sign in."""
+    with override_settings(PASSWORD_HASHERS=["django.contrib.auth.hashers.MD5PasswordHasher"]):
+        yield
 
 
 @pytest.fixture

@@ -6,7 +6,9 @@ from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
+from django.conf import settings
 from django.contrib.auth.models import User
+from django.test import Client, override_settings
 from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
 
 from formulon.studio.management.commands.load_demo import load_folder
@@ -58,10 +60,10 @@ def demo(designer: User) -> str:
 
 
 @pytest.fixture
-def studio(live_server, settings) -> str:  # type: ignore[no-untyped-def]
+def studio(live_server) -> Iterator[str]:  # type: ignore[no-untyped-def]
     """The studio's address: `localhost`, while published sites stand at 127.0.0.1 on the same port."""
-    settings.ALLOWED_HOSTS = ["localhost", "127.0.0.1"]
-    return f"http://localhost:{live_server.thread.port}"
+    with override_settings(ALLOWED_HOSTS=["localhost", "127.0.0.1"]):
+        yield f"http://localhost:{live_server.thread.port}"
 
 
 def open_page(browser: Browser, quiet: bool = True) -> tuple[Page, list[str]]:
@@ -80,10 +82,20 @@ def open_page(browser: Browser, quiet: bool = True) -> tuple[Page, list[str]]:
 def page(chromium: Browser, studio: str, designer: User) -> Iterator[Page]:
     """Signed in. At the end, nothing may stand in the console."""
     page, said = open_page(chromium)
-    sign_in(page, studio)
+    enter(page, studio, designer)
     yield page
     page.context.close()
     assert said == []
+
+
+def enter(page: Page, studio: str, person: User) -> None:
+    """Signed in without the form."""
+    client = Client()
+    client.force_login(person, "django.contrib.auth.backends.ModelBackend")
+    session = client.cookies[settings.SESSION_COOKIE_NAME].value
+    page.context.add_cookies([{"name": settings.SESSION_COOKIE_NAME, "value": session, "url": studio}])
+    page.goto(studio)
+    expect(page.get_by_role("heading", name="Brands")).to_be_visible()
 
 
 def sign_in(page: Page, studio: str, name: str = "anna") -> None:
@@ -129,6 +141,6 @@ def violations(page: Page) -> list[str]:
 def loud_page(chromium: Browser, studio: str, designer: User):  # type: ignore[no-untyped-def]
     """Signed in, where refused requests stand in the console on purpose."""
     page, _ = open_page(chromium)
-    sign_in(page, studio)
+    enter(page, studio, designer)
     yield page
     page.context.close()

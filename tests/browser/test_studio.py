@@ -29,6 +29,8 @@ def test_a_wire_by_mouse_restyles_every_page_and_is_undone(page: Page, demo: str
     stage(page, "System")
     sections = page.frame_locator("iframe[title='Contact, phone 360']").locator("section.hero")
     expect(sections).to_have_css("background-color", "rgb(142, 90, 155)")  # accent: Heather
+    expect(page.frame_locator("iframe[title='Home, desktop 1280']").locator("section.call-to-action").first).to_be_attached()
+    expect(page.frame_locator("iframe[title='Contact, desktop 1280']").locator("section.hero").first).to_be_attached()
     ground = page.get_by_role("button", name=re.compile("^Accent ground"))
     drag(page, page.get_by_role("button", name="Night #1B2147"), ground)
     # All pages at all shown widths, at once.
