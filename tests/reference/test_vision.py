@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from formulon.core.color.contrast import relative_luminance
 from formulon.core.color.difference import difference, differences, labs
-from formulon.core.color.vision import DICHROMACIES, MATRICES, Vision, seen, seen_color
+from formulon.core.color.vision import DICHROMACIES, MATRICES, VISIONS, Vision, lab_seen, seen, seen_color
 
 DATA = Path(__file__).parent / "data"
 # What colour-science says of the paper's own approximation of tritanopia.
@@ -34,6 +34,12 @@ def test_simulation_is_done_on_linear_values() -> None:
         for vision, theirs in zip(DICHROMACIES, ("Protanomaly", "Deuteranomaly", "Tritanomaly"), strict=True):
             wanted = np.clip(colour.matrix_cvd_Machado2009(theirs, 1.0) @ linear, 0, 1)
             np.testing.assert_allclose(seen(rgb, vision) / 255, colour.cctf_encoding(wanted, function="sRGB"), atol=2e-4)
+
+
+@given(RGB)
+def test_one_color_in_plain_floats_is_that_of_the_arrays(rgb: tuple[int, int, int]) -> None:
+    for vision in VISIONS:
+        np.testing.assert_allclose(lab_seen(rgb, vision), labs(seen(np.array(rgb), vision)), atol=1e-4)
 
 
 def test_red_and_green_come_together_without_red_or_green_cones() -> None:

@@ -25,9 +25,14 @@ def relative_luminance(rgb: RGB) -> float:
     return 0.2126 * _LINEAR[rgb[0]] + 0.7152 * _LINEAR[rgb[1]] + 0.0722 * _LINEAR[rgb[2]]
 
 
+@lru_cache(maxsize=16384)
+def _lifted(rgb: RGB) -> float:
+    return relative_luminance(rgb) + 0.05
+
+
 def contrast_ratio(a: RGB, b: RGB) -> float:
     """Contrast ratio, 1–21, unrounded, in either order. Source: WCAG 2.2, definition of contrast ratio."""
-    first, second = relative_luminance(a) + 0.05, relative_luminance(b) + 0.05
+    first, second = _lifted(a), _lifted(b)
     return first / second if first > second else second / first
 
 

@@ -18,7 +18,11 @@ _WHITE = (0.95047, 1.0, 1.08883)  # D65, 2°, CIE 15
 @lru_cache(maxsize=16384)
 def rgb_to_lab(rgb: RGB) -> Lab:
     """CIELAB (L 0–100), D65, of an eight-bit sRGB colour. Sources: IEC 61966-2-1 (matrix), CIE 15 (CIELAB)."""
-    r, g, b = _LINEAR[rgb[0]], _LINEAR[rgb[1]], _LINEAR[rgb[2]]
+    return linear_to_lab(_LINEAR[rgb[0]], _LINEAR[rgb[1]], _LINEAR[rgb[2]])
+
+
+def linear_to_lab(r: float, g: float, b: float) -> Lab:
+    """CIELAB (L 0–100), D65, of linear sRGB, 0–1; sources as for rgb_to_lab."""
     fx = _cube((0.4124564 * r + 0.3575761 * g + 0.1804375 * b) / _WHITE[0])
     fy = _cube((0.2126729 * r + 0.7151522 * g + 0.0721750 * b) / _WHITE[1])
     fz = _cube((0.0193339 * r + 0.1191920 * g + 0.9503041 * b) / _WHITE[2])

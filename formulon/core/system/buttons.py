@@ -8,10 +8,10 @@ from typing import NamedTuple
 import numpy as np
 
 from formulon.core.color.contrast import contrast_ratio, shown
-from formulon.core.color.difference import difference, differences, labs
+from formulon.core.color.difference import delta_e_2000, difference
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.srgb import RGB, Floats, to_hex
-from formulon.core.color.vision import DICHROMACIES, seen
+from formulon.core.color.vision import DICHROMACIES, lab_seen
 from formulon.core.system.grounds import far_from
 from formulon.core.system.model import Origin
 from formulon.core.system.palette import BLACK, WHITE
@@ -95,8 +95,7 @@ def stands_off(fill: RGB, back: RGB) -> bool:
         return True
     if ratio < STANDS_OFF or difference(fill, back) < FILL_APART:
         return False
-    both = np.array([fill, back])
-    return all(float(differences(lab[0], lab[1])) >= FILL_APART for lab in (labs(seen(both, one)) for one in DICHROMACIES))
+    return all(delta_e_2000(lab_seen(fill, one), lab_seen(back, one)) >= FILL_APART for one in DICHROMACIES)
 
 
 def edge_of(scene: Scene, fill: Swatch) -> Swatch:
