@@ -50,7 +50,8 @@ from formulon.core.site import model  # noqa: E402
 from formulon.core.site.behind import TextBlock, behind, cropped  # noqa: E402
 from formulon.core.site.geometry import box_of, box_width  # noqa: E402
 from formulon.core.site.model import Frame, Site  # noqa: E402
-from formulon.core.site.render import WIDTHS, render, render_page, slot_values  # noqa: E402
+from formulon.core.site.render import WIDTHS, render, render_page  # noqa: E402
+from formulon.core.site.slots import slot_values  # noqa: E402
 from formulon.core.site.standing import HEADINGS  # noqa: E402
 from formulon.core.system.choices import GROUNDS, Choices  # noqa: E402
 from formulon.core.system.identity import BrandColor, Identity  # noqa: E402

@@ -25,8 +25,9 @@ from formulon.core.site.catalogue import Box, Slot, card_ground
 from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, px
 from formulon.core.site.header import name_room, name_scale, rows
 from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
-from formulon.core.site.render import WIDTHS, names_beside, slot_values
+from formulon.core.site.render import WIDTHS, names_beside
 from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
 from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System

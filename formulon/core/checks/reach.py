@@ -16,7 +16,7 @@ from formulon.core.site.cards import card_count
 from formulon.core.site.catalogue import card_ground
 from formulon.core.site.model import Section, Site
 from formulon.core.site.motif import places
-from formulon.core.site.render import section_css
+from formulon.core.site.sheets import section_css
 from formulon.core.system.choices import Choices
 from formulon.core.system.model import System
 from formulon.core.type.ink import ink_area

@@ -12,7 +12,8 @@ from formulon.core.site import fonts, motif
 from formulon.core.site.matrix import grounds_in_use, matrix_css, matrix_names, shared
 from formulon.core.site.model import Site
 from formulon.core.site.printing import page_feet
-from formulon.core.site.render import Preview, address_of, environment, favicon, section_css, used_in
+from formulon.core.site.render import Preview, address_of, environment, favicon
+from formulon.core.site.sheets import section_css, used_in
 from formulon.core.system.choices import STEPS
 from formulon.core.system.css import drawn_css, tokens_css
 from formulon.core.system.identity import BrandColor, Mark

@@ -9,7 +9,8 @@ from formulon.core.site import fonts
 from formulon.core.site.catalogue import card_ground
 from formulon.core.site.icons import icon
 from formulon.core.site.model import Site
-from formulon.core.site.render import Preview, environment, section_css, site_css, used_in
+from formulon.core.site.render import Preview, environment
+from formulon.core.site.sheets import section_css, site_css, used_in
 from formulon.core.system.buttons import VARIANTS
 from formulon.core.system.choices import GROUNDS
 from formulon.core.system.css import drawn_css

@@ -1,35 +1,33 @@
 """render(site, system): the pages as static files. Pure: plain data in, file names and bytes out."""
 
-import re
-from collections.abc import Callable, Mapping
+from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
 from typing import Any
 
 import jinja2
-from markupsafe import Markup, escape
+from markupsafe import Markup
 
 from formulon.core.site import fonts, missing, motif, pictures, touch_icons
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, Slot, card_ground
-from formulon.core.site.header import header_css
 from formulon.core.site.icons import icon
 from formulon.core.site.mail import mail_to
-from formulon.core.site.model import PLACEHOLDER, Asset, Page, Picture, Section, Site
+from formulon.core.site.markup import breakable, emphasised, with_gaps
+from formulon.core.site.model import Asset, Page, Picture, Section, Site
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
-from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.setting import set_in, step_of
+from formulon.core.site.sheets import fitted_css, placed_css, placed_of, preview_tokens, style_css, used_names
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
-from formulon.core.system.css import drawn_css, tokens_css
+from formulon.core.system.css import tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
 from formulon.core.system.motif import symbol
-from formulon.core.type import emphasis
-from formulon.core.type.breaks import SOFT_HYPHEN, between_words
 from formulon.core.type.hyphens import hyphenated
 
 _FOLDER = Path(__file__).parent
@@ -85,81 +83,6 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
     )  # fmt: skip
 
 
-@cache
-def site_css() -> str:
-    """The style sheet of all sections; every visual value in it is a token."""
-    return "\n".join(section_css(name) for name in ("base", *CATALOGUE))
-
-
-def style_css(site: Site, system: System) -> str:
-    """The style sheet of all sections with what is measured for the site: the rows of its header and its motif."""
-    return site_css() + header_css(section_css("header_rows"), site, system) + motif.motif_css(site, system)
-
-
-@cache
-def used_names() -> frozenset[str]:
-    """The custom properties that the style sheet of sections names."""
-    return used_in(site_css())
-
-
-def used_in(css: str) -> frozenset[str]:
-    """The custom properties that a style sheet names."""
-    return frozenset(re.findall(r"var\((--[\w-]+)", css))
-
-
-def preview_tokens(system: System, scheme: Scheme) -> str:
-    """The tokens of one scheme that pages draw with. A drag sets them in every frame, so no other is among them."""
-    return drawn_css(system, scheme, used_names())
-
-
-@cache
-def section_css(kind: str) -> str:
-    """The style sheet of one kind of section, or of "base"."""
-    return (_FOLDER / "styles" / f"{kind}.css").read_text(encoding="utf-8")
-
-
-def placed_css(site: Site) -> str:
-    """How pictures are cropped and overlaid, by the values of their attributes. Published pages carry no style attributes,
-    so that the host's policy can forbid them."""
-    rules: dict[str, None] = {}
-    for page in site.pages:
-        for section in page.sections:
-            standing = bool(section.catalogue.layouts[section.layout].on_picture)
-            for slot, value in slot_values(section).values():
-                if slot.type == "picture":
-                    for name, (text, css) in _placed(Picture.model_validate(value), standing).items():
-                        if css:
-                            rules[f'.picture[data-{name}="{text}"]{{{css}}}\n'] = None
-    return "".join(rules)
-
-
-def fitted_css(site: Site, system: System) -> str:
-    """The sizes of headlines that are drawn smaller so that their longest word fits, by the values of their attribute."""
-    rules: dict[str, None] = {}
-    for section in (section for page in site.pages for section in page.sections):
-        for path, (slot, value) in slot_values(section).items():
-            step = step_of(section, path) if slot.type == "text" else ""
-            if step in HEADINGS:
-                scale = set_in(system, section, path, value, site.identity.language)[1]
-                if scale < 1:
-                    rules[f'.t-{step}[data-fit="{scale * 100:.0f}"]{{font-size:calc({scale:g}*var(--type-{step}-size))}}\n'] = (
-                        None
-                    )
-    return "".join(sorted(rules))
-
-
-def _placed(picture: Picture, standing: bool) -> dict[str, tuple[str, str]]:
-    """What sets a picture apart from one in the middle without an overlay: by attribute its value and its CSS."""
-    made = {}
-    x, y = picture.focus.x, picture.focus.y
-    if (x, y) != (0.5, 0.5):
-        made["focus"] = f"{x:.2f} {y:.2f}", f"--focus-x:{x:.2f};--focus-y:{y:.2f}"
-    if standing:
-        made["overlay"] = f"{picture.overlay.opacity:.2f}", f"--overlay:{picture.overlay.opacity:.2f}"
-        made["shape"] = picture.overlay.shape, ""
-    return made
-
-
 def favicon(site: Site, system: System) -> str:
     """The site's icon: the brand's symbol, or a disc in its colours where it has none."""
     mark = symbol(site.identity)
@@ -203,7 +126,7 @@ class _View:
 
     def word(self, text: str) -> Markup:
         """A name in navigation and footer, with soft hyphens and places to break."""
-        return _words(hyphenated(text, self.language))
+        return breakable(hyphenated(text, self.language))
 
     def right_to_left(self) -> bool:
         return right_to_left(self.language)
@@ -255,7 +178,7 @@ class _View:
         step = step_of(section, path)
         value, scale = set_in(self.system, section, path, value, self.language)
         gaps = self.preview is not None
-        body = Markup("<br>").join(_emphasised(line, gaps) for line in value.split("\n"))
+        body = Markup("<br>").join(emphasised(line, gaps) for line in value.split("\n"))
         smaller = Markup(' data-fit="{:.0f}"').format(scale * 100) if scale < 1 else Markup("")
         if self.preview and scale < 1:
             smaller += Markup(' style="font-size:calc({:g}*var(--type-{}-size))"').format(scale, step)
@@ -280,7 +203,7 @@ class _View:
         small = " button--small" if section.kind == "header" and self.site.choices.buttons.small_in_header else ""
         return Markup('<a class="button button--{}{}"{}{}>{}<span{}>{}</span>{}</a>').format(
             slot.variant, small, href, Markup(' role="link" aria-disabled="true"') if not href else "",
-            drawn if arrow == "before" else "", "" if again else self._slot(path + "/label"), _placeholders(hyphenated(value["label"], self.language), self.preview is not None),
+            drawn if arrow == "before" else "", "" if again else self._slot(path + "/label"), with_gaps(hyphenated(value["label"], self.language), self.preview is not None),
             drawn if arrow == "after" else "",
         )  # fmt: skip
 
@@ -302,7 +225,7 @@ class _View:
                 pictures.WIDTH, pictures.HEIGHT, named, Markup(pictures.draw(source))
             )
         drawn = Markup(' data-source="{}"').format(source) if self.preview else Markup("")
-        placed = _placed(Picture.model_validate(value), bool(CATALOGUE[section.kind].layouts[section.layout].on_picture))
+        placed = placed_of(Picture.model_validate(value), bool(CATALOGUE[section.kind].layouts[section.layout].on_picture))
         written = Markup("").join(
             Markup(' data-{}="{}"').format(name, text) for name, (text, _) in placed.items()
         )  # fmt: skip
@@ -432,48 +355,3 @@ def address_of(mark: Mark, preview: Preview | None) -> str:
 def names_beside(site: Site, mark: Mark) -> bool:
     """Whether the brand's name stands as text beside a mark."""
     return site.choices.logo.name_beside and mark.kind == "symbol"
-
-
-def _emphasised(line: str, gaps: bool) -> Markup:
-    """A line with what is emphasised in elements of its own; see _placeholders for `gaps`."""
-    made = Markup("")
-    for style, part in emphasis.parts(line):
-        inner = _placeholders(part, gaps)
-        made += Markup("<{0}>{1}</{0}>").format(style, inner) if style else inner
-    return made
-
-
-def _placeholders(text: str, gaps: bool) -> Markup:
-    """Escaped text, with placeholders marked so that everybody sees them. `gaps` has each carry what it asks for, so that the
-    studio knows one that was written over."""
-    made, last = Markup(""), 0
-    for found in PLACEHOLDER.finditer(text):
-        wanted = Markup(' data-gap="{}"').format(found[1].replace(SOFT_HYPHEN, "")) if gaps else ""
-        made += _words(text[last : found.start()]) + Markup('<span class="placeholder"{}>{}</span>').format(
-            wanted, _words(found[1])
-        )
-        last = found.end()
-    return made + _words(text[last:])
-
-
-def _words(text: str) -> Markup:
-    """Escaped text with a place to break where type/breaks.py has one that browsers do not see. No text holds the character
-    zero, so it can stand for the place until the rest is escaped."""
-    return Markup(str(escape(between_words(text, "\0"))).replace("\0", "<wbr>"))
-
-
-def slot_values(section: Section) -> Mapping[str, tuple[Slot, Any]]:
-    """Every filled slot of a section by path, items included ("items/0/title")."""
-    found: dict[str, tuple[Slot, Any]] = {}
-    for name, slot in section.catalogue.slots.items():
-        value = section.content.get(name)
-        if not value:
-            continue
-        if slot.type == "items":
-            for index, item in enumerate(value):
-                for part, inner in slot.items.items():
-                    if item.get(part):
-                        found[f"{name}/{index}/{part}"] = inner, item[part]
-        else:
-            found[name] = slot, value
-    return found

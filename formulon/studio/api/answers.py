@@ -19,7 +19,8 @@ from formulon.core.site.addresses import data_address
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import explain
 from formulon.core.site.model import Asset
-from formulon.core.site.render import WIDTHS, preview_tokens
+from formulon.core.site.render import WIDTHS
+from formulon.core.site.sheets import preview_tokens
 from formulon.core.system.choices import GROUNDS, Choices
 from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity, Mark
@@ -27,7 +28,7 @@ from formulon.core.system.logo import choose
 from formulon.core.system.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
 from formulon.core.type.library import families
-from formulon.studio.api import shapes
+from formulon.studio.api import library_shapes, shapes, source_shapes
 from formulon.studio.api.problems import problem
 from formulon.studio.models import Brand, Entry, Intake, Release, SourceFile
 from formulon.studio.services import history, sources
@@ -189,11 +190,11 @@ def _mark_on_light(marks: list[dict[str, str]]) -> str | None:
     return next((mark.svg for mark in found if mark.id == chosen), None)
 
 
-def library() -> shapes.Library:
+def library() -> library_shapes.Library:
     """Families and catalogue."""
-    return shapes.Library(
+    return library_shapes.Library(
         families=[
-            shapes.FamilyCard(
+            library_shapes.FamilyCard(
                 id=f.id,
                 name=f.name,
                 category=f.category,
@@ -204,7 +205,7 @@ def library() -> shapes.Library:
                 axes=list(f.axes),
                 languages=list(f.languages),
                 faces=[
-                    shapes.FaceCard(key=one.key, lightest=one.weights[0], heaviest=one.weights[1], ranges=one.ranges)
+                    library_shapes.FaceCard(key=one.key, lightest=one.weights[0], heaviest=one.weights[1], ranges=one.ranges)
                     for one in f.faces
                 ],
                 measured=f.measured,
@@ -212,15 +213,15 @@ def library() -> shapes.Library:
             for f in families().values()
         ],
         kinds=[
-            shapes.KindCard(
+            library_shapes.KindCard(
                 id=name,
                 label=kind.label,
                 layouts=[
-                    shapes.LayoutCard(id=i, label=one.label, about=one.about, on_picture=bool(one.on_picture))
+                    library_shapes.LayoutCard(id=i, label=one.label, about=one.about, on_picture=bool(one.on_picture))
                     for i, one in kind.layouts.items()
                 ],
                 slots=[
-                    shapes.SlotCard(path=path, label=slot.label, type=slot.type)
+                    library_shapes.SlotCard(path=path, label=slot.label, type=slot.type)
                     for base, outer in kind.slots.items()
                     for path, slot in [(base, outer), *((f"{base}/{k}", s) for k, s in outer.items.items())]
                 ],
@@ -230,27 +231,27 @@ def library() -> shapes.Library:
         grounds=list(GROUNDS),
         widths=list(WIDTHS),
         organisations=[
-            shapes.OrganisationCard(id=one.id, name=one.name, about=one.about, pages=list(one.pages))
+            library_shapes.OrganisationCard(id=one.id, name=one.name, about=one.about, pages=list(one.pages))
             for one in ORGANISATIONS.values()
         ],
-        axes=[shapes.AxisCard(id=key, first=first, second=second) for key, first, second in AXES],
-        forms=[shapes.FormCard(id=form.id, label=form.label) for form in FORMS.values()],
-        visions=[shapes.VisionCard(id=name, matrix=matrix.tolist()) for name, matrix in MATRICES.items()],
-        system_forms=[shapes.FormCard(id=form.id, label=form.label) for form in SYSTEM_FORMS.values()],
+        axes=[library_shapes.AxisCard(id=key, first=first, second=second) for key, first, second in AXES],
+        forms=[library_shapes.FormCard(id=form.id, label=form.label) for form in FORMS.values()],
+        visions=[library_shapes.VisionCard(id=name, matrix=matrix.tolist()) for name, matrix in MATRICES.items()],
+        system_forms=[library_shapes.FormCard(id=form.id, label=form.label) for form in SYSTEM_FORMS.values()],
     )
 
 
-def sources_of(brand: Brand) -> shapes.Sources:
+def sources_of(brand: Brand) -> source_shapes.Sources:
     """The brand's files and what they say."""
     bodies, revisions = bodies_of(brand)
     identity = Identity.model_validate(bodies["identity"])
     decisions = Decisions.model_validate(bodies["decisions"])
     files = list(brand.sources.order_by("name"))
-    return shapes.Sources(
+    return source_shapes.Sources(
         revision=revisions["decisions"],
         files=[_source_card(file) for file in files],
         progress=_progress(brand, files),
-        groups=[shapes.FactGroup(id=key, label=label) for key, label in GROUPS],
+        groups=[source_shapes.FactGroup(id=key, label=label) for key, label in GROUPS],
         facts=sources.facts(brand, decisions),
         missing=missing(identity),
         questions=open_questions(identity, decisions.left_open),
@@ -258,19 +259,19 @@ def sources_of(brand: Brand) -> shapes.Sources:
     )
 
 
-def _source_card(file: SourceFile) -> shapes.SourceCard:
+def _source_card(file: SourceFile) -> source_shapes.SourceCard:
     reading = file.reading or {}
-    return shapes.SourceCard(
+    return source_shapes.SourceCard(
         id=file.pk, name=file.name, format=reading.get("format", ""), size=file.size, state=file.state,
         found=len(reading.get("sightings", [])), problem=reading.get("problem", ""), notes=reading.get("notes", []),
     )  # fmt: skip
 
 
-def _progress(brand: Brand, files: list[SourceFile]) -> shapes.Progress:
+def _progress(brand: Brand, files: list[SourceFile]) -> source_shapes.Progress:
     """Of the newest intake that still goes on; idle where none does."""
     going = brand.intakes.filter(state__in=(Intake.State.WAITING, Intake.State.READING)).last()
     if going is None:
-        return shapes.Progress(state="idle", done=0, total=0)
+        return source_shapes.Progress(state="idle", done=0, total=0)
     own = [file for file in files if file.intake_id == going.pk]
     done = sum(file.state != SourceFile.State.WAITING for file in own)
-    return shapes.Progress(state=going.state, done=done, total=len(own))
+    return source_shapes.Progress(state=going.state, done=done, total=len(own))

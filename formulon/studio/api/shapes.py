@@ -6,40 +6,16 @@ from typing import Any
 from pydantic import BaseModel, ConfigDict, Field
 
 from formulon.core.checks.runner import Finding, Fix
-from formulon.core.identity.brief import Missing, Question
-from formulon.core.identity.decide import Request
-from formulon.core.identity.evidence import Fact
 from formulon.core.site.model import Frame, Page
-from formulon.core.site.replan import Difference
 from formulon.core.system.choices import Choices
 from formulon.core.system.duplicates import NearDuplicates
 from formulon.core.system.identity import Identity
 from formulon.core.system.model import Conflict, Pair, Scheme, Step, Token
 from formulon.core.system.proportions import Proportions
-from formulon.core.type.library import Measured
 
 
 class Shape(BaseModel):
     model_config = ConfigDict(extra="forbid")
-
-
-class Credentials(Shape):
-    username: str = Field(max_length=150)
-    password: str = Field(max_length=300)
-
-
-class NewPassword(Shape):
-    current: str = Field(max_length=300)
-    new: str = Field(max_length=300)
-
-
-class Person(Shape):
-    username: str
-    name: str
-
-
-class Session(Shape):
-    person: Person | None
 
 
 class BrandCard(Shape):
@@ -201,10 +177,24 @@ class Preview(Shape):
     html: str
 
 
+class Reference(Shape):
+    standard: str
+    clause: str
+    level: str
+
+
+class RuleCard(Shape):
+    id: str
+    title: str
+    references: dict[str, Reference]
+    severity: str
+    rationale: str
+
+
 class Preflight(Shape):
     counts: dict[str, int]
     findings: list[Finding]
-    rules: list["RuleCard"]
+    rules: list[RuleCard]
     stopped: bool
     schemes: list[Scheme]
     undrawn: list[str]
@@ -224,20 +214,6 @@ class Fixes(Shape):
     there: bool
 
 
-class Reference(Shape):
-    standard: str
-    clause: str
-    level: str
-
-
-class RuleCard(Shape):
-    id: str
-    title: str
-    references: dict[str, Reference]
-    severity: str
-    rationale: str
-
-
 class ColorText(Shape):
     text: str = Field(max_length=20_000)
 
@@ -253,156 +229,9 @@ class ReadColors(Shape):
     problems: list[str]
 
 
-class FaceCard(Shape):
-    """A file of a family; `ranges` is a CSS unicode-range, empty for all characters."""
-
-    key: str
-    lightest: int
-    heaviest: int
-    ranges: str
-
-
-class FamilyCard(Shape):
-    """A family of the library. Measures are in em; see core/type/library.py."""
-
-    id: str
-    name: str
-    category: str
-    licence: str
-    lightest: int
-    heaviest: int
-    italic: bool
-    axes: list[str]
-    languages: list[str]
-    faces: list[FaceCard]
-    measured: Measured
-
-
-class LayoutCard(Shape):
-    """A layout; `on_picture` tells whether texts stand on the section's picture."""
-
-    id: str
-    label: str
-    about: str
-    on_picture: bool
-
-
-class SlotCard(Shape):
-    path: str
-    label: str
-    type: str
-
-
-class KindCard(Shape):
-    id: str
-    label: str
-    layouts: list[LayoutCard]
-    slots: list[SlotCard]
-
-
-class OrganisationCard(Shape):
-    id: str
-    name: str
-    about: str
-    pages: list[str]
-
-
-class AxisCard(Shape):
-    id: str
-    first: str
-    second: str
-
-
-class VisionCard(Shape):
-    """A kind of vision, with its matrix on linear sRGB."""
-
-    id: str
-    matrix: list[list[float]]
-
-
-class FormCard(Shape):
-    id: str
-    label: str
-
-
-class Library(Shape):
-    """What does not change while the program runs: families and the section catalogue."""
-
-    families: list[FamilyCard]
-    kinds: list[KindCard]
-    grounds: list[str]
-    widths: list[int]
-    organisations: list[OrganisationCard]
-    axes: list[AxisCard]
-    forms: list[FormCard]
-    system_forms: list[FormCard]
-    visions: list[VisionCard]
-
-
 class MarkUploaded(Shape):
     workbench: Workbench
     notes: list[str]
-
-
-class SourceCard(Shape):
-    """A file of the brand's, and how reading it went."""
-
-    id: int
-    name: str
-    format: str
-    size: int
-    state: str
-    found: int
-    problem: str
-    notes: list[str]
-
-
-class Progress(Shape):
-    """How far reading has come. `state` is idle, waiting, reading or cancelled."""
-
-    state: str
-    done: int
-    total: int
-
-
-class FactGroup(Shape):
-    id: str
-    label: str
-
-
-class Sources(Shape):
-    """The brand's files, what they say, what is missing and what is still open."""
-
-    revision: int
-    files: list[SourceCard]
-    progress: Progress
-    groups: list[FactGroup]
-    facts: list[Fact]
-    missing: list[Missing]
-    questions: list[Question]
-    character: str
-
-
-class FactsRequest(Shape):
-    """What is wanted of facts; the revisions are those that it was based on."""
-
-    identity: int
-    decisions: int
-    requests: list[Request] = Field(min_length=1, max_length=200)
-
-
-class LeaveOpen(Shape):
-    """A question that stays open on purpose, or is asked again."""
-
-    decisions: int
-    question: str = Field(max_length=80)
-    left: bool
-
-
-class Proposal(Shape):
-    """What planning anew would change."""
-
-    differences: list[Difference]
 
 
 class Problem(Shape):

@@ -3,14 +3,14 @@
 from django.urls import path
 from drf_spectacular.views import SpectacularAPIView
 
-from formulon.studio.api import color_views, guide_views, logo_views, type_views, views
+from formulon.studio.api import color_views, guide_views, logo_views, session_views, source_views, type_views, views
 from formulon.studio.api import schema as _schema  # noqa: F401  registers the extension
 
 _BRAND = "brands/<uuid:brand_id>"
 urlpatterns = [
     path("schema", SpectacularAPIView.as_view()),
-    path("session", views.SessionView.as_view()),
-    path("session/password", views.PasswordView.as_view()),
+    path("session", session_views.SessionView.as_view()),
+    path("session/password", session_views.PasswordView.as_view()),
     path("library", views.LibraryView.as_view()),
     path("colors", views.ColorsView.as_view()),
     path("colors/pick", color_views.PickView.as_view()),
@@ -23,13 +23,13 @@ urlpatterns = [
     path(f"{_BRAND}/undo", views.UndoView.as_view()),
     path(f"{_BRAND}/redo", views.RedoView.as_view()),
     path(f"{_BRAND}/plan", views.PlanView.as_view()),
-    path(f"{_BRAND}/sources", views.SourcesView.as_view()),
-    path(f"{_BRAND}/sources/cancel", views.SourcesCancelView.as_view()),
-    path(f"{_BRAND}/sources/again", views.SourcesAgainView.as_view()),
-    path(f"{_BRAND}/sources/<int:file_id>", views.SourceView.as_view()),
-    path(f"{_BRAND}/facts", views.FactsView.as_view()),
-    path(f"{_BRAND}/questions", views.QuestionsView.as_view()),
-    path(f"{_BRAND}/identity/<slug:form>", views.IdentityFileView.as_view()),
+    path(f"{_BRAND}/sources", source_views.SourcesView.as_view()),
+    path(f"{_BRAND}/sources/cancel", source_views.SourcesCancelView.as_view()),
+    path(f"{_BRAND}/sources/again", source_views.SourcesAgainView.as_view()),
+    path(f"{_BRAND}/sources/<int:file_id>", source_views.SourceView.as_view()),
+    path(f"{_BRAND}/facts", source_views.FactsView.as_view()),
+    path(f"{_BRAND}/questions", source_views.QuestionsView.as_view()),
+    path(f"{_BRAND}/identity/<slug:form>", source_views.IdentityFileView.as_view()),
     path(f"{_BRAND}/pictures/<str:name>", views.PictureView.as_view()),
     path(f"{_BRAND}/fonts", type_views.FontsView.as_view()),
     path(f"{_BRAND}/fonts/<str:name>", type_views.FontView.as_view()),

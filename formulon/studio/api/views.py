@@ -3,99 +3,34 @@
 from collections.abc import Callable
 from typing import Any, ClassVar
 
-from django.contrib.auth import authenticate, login, logout, update_session_auth_hash
-from django.contrib.auth.password_validation import validate_password
-from django.core.exceptions import ValidationError as DjangoValidationError
 from django.http import Http404, HttpResponse
 from django.http.response import HttpResponseBase
-from django.middleware.csrf import get_token
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.parsers import MultiPartParser
-from rest_framework.permissions import AllowAny, BasePermission
 from rest_framework.request import Request
 
 from formulon.core.checks.rule import rules
 from formulon.core.color.parse import parse_list
-from formulon.core.formats.identity_files import FORMS
 from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.replan import differences
 from formulon.core.system.identity import Identity
 from formulon.core.system.model import System
 from formulon.core.system.resolve import resolve
-from formulon.studio.api import answers, shapes
+from formulon.studio.api import answers, library_shapes, shapes, source_shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Membership, Workspace
-from formulon.studio.services import brands, deciding, history, preflight, releases, sites, sources, uploads
+from formulon.studio.services import brands, history, preflight, releases, sites, uploads
 
 FONTS = "/static/fonts/"
 
 
-class SessionView(View):
-    """Who is signed in; signing in and out."""
-
-    permission_classes: ClassVar[list[type[BasePermission]]] = [AllowAny]
-
-    def said(self, request: Request) -> HttpResponseBase:
-        get_token(request._request)
-        user = request._request.user
-        person = (
-            shapes.Person(username=user.get_username(), name=user.get_full_name() or user.get_username())
-            if user.is_authenticated
-            else None
-        )
-        return answer(shapes.Session(person=person))
-
-    @extend_schema(responses=shapes.Session)
-    def get(self, request: Request) -> HttpResponseBase:
-        return self.said(request)
-
-    @extend_schema(request=shapes.Credentials, responses={200: shapes.Session, 403: shapes.Problem})
-    def post(self, request: Request) -> HttpResponseBase:
-        self.check_csrf(request)
-        given = shapes.Credentials.model_validate(request.data)
-        user = authenticate(request._request, username=given.username, password=given.password)
-        if user is None:
-            return problem(403, "sign-in-failed", "The name and the password do not belong together. Try again.")
-        login(request._request, user)
-        return self.said(request)
-
-    @extend_schema(responses=shapes.Session)
-    def delete(self, request: Request) -> HttpResponseBase:
-        logout(request._request)
-        return self.said(request)
-
-    @staticmethod
-    def check_csrf(request: Request) -> None:
-        from formulon.studio.api.access import SignedIn
-
-        SignedIn().enforce_csrf(request)
-
-
-class PasswordView(View):
-    """A person's own password."""
-
-    @extend_schema(request=shapes.NewPassword, responses={204: None, 422: shapes.Problem})
-    def post(self, request: Request) -> HttpResponseBase:
-        wanted, person = shapes.NewPassword.model_validate(request.data), user_of(request)
-        if not person.check_password(wanted.current):
-            return problem(422, "password-wrong", "The password that you have now is another one. Type it again.")
-        try:
-            validate_password(wanted.new, person)
-        except DjangoValidationError as error:
-            return problem(422, "password-weak", " ".join(error.messages))
-        person.set_password(wanted.new)
-        person.save(update_fields=["password"])
-        update_session_auth_hash(request._request, person)  # who changes it stays signed in here, and nowhere else
-        return HttpResponse(status=204)
-
-
 class LibraryView(View):
-    @extend_schema(responses=shapes.Library)
+    @extend_schema(responses=library_shapes.Library)
     def get(self, request: Request) -> HttpResponseBase:
         return answer(answers.library())
 
@@ -163,86 +98,6 @@ class RedoView(View):
         return self.bench(request, brand)
 
 
-class SourcesView(View):
-    """The brand's files: added, listed with what they say."""
-
-    parser_classes: ClassVar[list[Any]] = [MultiPartParser]
-
-    @extend_schema(responses=shapes.Sources)
-    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
-        return answer(answers.sources_of(brand_of(request, brand_id)))
-
-    @extend_schema(
-        request=multipart(
-            ["files"], files={"type": "array", "items": FILE}, paths={"type": "array", "items": {"type": "string"}}
-        ),
-        responses={200: shapes.Sources, 422: shapes.Problem},
-    )
-    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        files = request.FILES.getlist("files")
-        paths = request.POST.getlist("paths")
-        names = paths if len(paths) == len(files) else [file.name or "file" for file in files]
-        sources.add(brand, user_of(request), ((name, file.read()) for name, file in zip(names, files, strict=True)))
-        return answer(answers.sources_of(brand))
-
-
-class SourceView(View):
-    @extend_schema(responses={200: shapes.Sources})
-    def delete(self, request: Request, brand_id: str, file_id: int) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        sources.remove(brand, file_id)
-        return answer(answers.sources_of(brand))
-
-
-class SourcesCancelView(View):
-    @extend_schema(request=None, responses=shapes.Sources)
-    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        sources.cancel(brand)
-        return answer(answers.sources_of(brand))
-
-
-class SourcesAgainView(View):
-    @extend_schema(request=None, responses=shapes.Sources)
-    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        sources.again(brand, user_of(request))
-        return answer(answers.sources_of(brand))
-
-
-class FactsView(View):
-    @extend_schema(request=shapes.FactsRequest, responses={200: shapes.Workbench, 409: shapes.Problem, 422: shapes.Problem})
-    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        wanted = shapes.FactsRequest.model_validate(request.data)
-        revisions = {"identity": wanted.identity, "decisions": wanted.decisions}
-        deciding.act(brand, user_of(request), revisions, wanted.requests)
-        return self.bench(request, brand)
-
-
-class QuestionsView(View):
-    @extend_schema(request=shapes.LeaveOpen, responses={200: shapes.Workbench, 409: shapes.Problem})
-    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        wanted = shapes.LeaveOpen.model_validate(request.data)
-        deciding.leave_open(brand, user_of(request), wanted.decisions, wanted.question, wanted.left)
-        return self.bench(request, brand)
-
-
-class IdentityFileView(View):
-    """The identity taken out in an open form."""
-
-    @extend_schema(responses={(200, "application/octet-stream"): OpenApiTypes.BINARY})
-    def get(self, request: Request, brand_id: str, form: str) -> HttpResponse:
-        brand = brand_of(request, brand_id)
-        if form not in FORMS:
-            raise Http404
-        wanted = FORMS[form]
-        headers = {"Content-Disposition": f'attachment; filename="{brand.slug}.{wanted.ending}"'}
-        return HttpResponse(wanted.write(sites.load(brand).identity), content_type=wanted.media_type, headers=headers)
-
-
 class PictureView(View):
     """A size of one of the brand's photographs, for previews. It was encoded anew; it is served as nothing but a picture."""
 
@@ -265,10 +120,10 @@ def material(data: bytes | None, kind: str) -> HttpResponse:
 
 
 class PlanView(View):
-    @extend_schema(responses=shapes.Proposal)
+    @extend_schema(responses=source_shapes.Proposal)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
         mine, merged, _ = history.proposal(brand_of(request, brand_id))
-        return answer(shapes.Proposal(differences=differences(mine, merged)))
+        return answer(source_shapes.Proposal(differences=differences(mine, merged)))
 
     @extend_schema(request=None, responses=shapes.Workbench)
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:

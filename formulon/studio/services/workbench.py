@@ -20,7 +20,7 @@ from formulon.core.site.catalogue import card_ground
 from formulon.core.site.header import name_scale, rows
 from formulon.core.site.model import Site
 from formulon.core.site.pictures import SWEEP, seen_on
-from formulon.core.site.render import preview_tokens
+from formulon.core.site.sheets import preview_tokens
 from formulon.core.system.choices import GROUNDS
 from formulon.core.system.duplicates import near_duplicates
 from formulon.core.system.model import System

@@ -17,7 +17,8 @@ from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.model import Site
 from formulon.core.site.planner import plan
-from formulon.core.site.render import Preview, render_page, site_css
+from formulon.core.site.render import Preview, render_page
+from formulon.core.site.sheets import site_css
 from formulon.core.system.choices import Choices
 from formulon.core.system.identity import Identity
 from formulon.core.system.model import System

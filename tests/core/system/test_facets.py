@@ -5,7 +5,7 @@ import re
 import pytest
 import tinycss2
 
-from formulon.core.site.render import used_names
+from formulon.core.site.sheets import used_names
 from formulon.core.system.choices import Choices, Corners, Scale, StepChoice
 from formulon.core.system.css import properties_css, tokens_css
 from formulon.core.system.fluid import fluid

@@ -6,6 +6,7 @@ import { MarkImage } from '../parts/MarkImage';
 import type { BrandCard } from '../api/client';
 import { ChangePassword } from './ChangePassword';
 import { DeleteBrand } from './DeleteBrand';
+import { counted } from '../parts/counted';
 
 export type BrandListProps = { person: { username: string; name: string } };
 
@@ -62,7 +63,7 @@ export function BrandList({ person }: BrandListProps) {
                 <span className="brand-card-text">
                   <b>{brand.name}</b>
                   <span className="soft">
-                    {brand.pages} pages · {brand.release ? `r${brand.release} is live` : 'not released yet'}
+                    {counted(brand.pages, 'page')} · {brand.release ? `r${brand.release} is live` : 'not released yet'}
                   </span>
                 </span>
               </Link>

@@ -3,22 +3,21 @@ import { fullRatio } from '../parts/color';
 import { stampOf, useBench } from '../shell/bench';
 import type { Effect } from '../api/client';
 import { inkName } from './Sheet';
-
-const some = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
+import { counted } from '../parts/counted';
 
 /** An effect in a few words. */
 export function effectWords(effect: Effect): string {
   const used = effect.tokens.filter((token) => token.uses > 0).length;
   const parts = [
-    effect.tokens.length ? `${some(effect.tokens.length, 'value')}, ${used} in use` : 'no value',
+    effect.tokens.length ? `${counted(effect.tokens.length, 'value')}, ${used} in use` : 'no value',
     effect.sections.length
-      ? `${some(effect.sections.length, 'section')} on ${some(effect.pages, 'page')}`
+      ? `${counted(effect.sections.length, 'section')} on ${counted(effect.pages, 'page')}`
       : 'no section',
   ];
   const fails = effect.turned.filter((one) => !one.passes && one.uses > 0).length;
   const passes = effect.turned.filter((one) => one.passes && one.uses > 0).length;
-  if (fails) parts.push(`${some(fails, 'pair')} in use ${fails === 1 ? 'fails' : 'fail'} now`);
-  if (passes) parts.push(`${some(passes, 'pair')} in use ${passes === 1 ? 'passes' : 'pass'} now`);
+  if (fails) parts.push(`${counted(fails, 'pair')} in use ${fails === 1 ? 'fails' : 'fail'} now`);
+  if (passes) parts.push(`${counted(passes, 'pair')} in use ${passes === 1 ? 'passes' : 'pass'} now`);
   return parts.join(' · ');
 }
 
@@ -51,7 +50,7 @@ export function Reached() {
               <span className="mono">
                 {swatch(token.before)} → {swatch(token.after)}
               </span>{' '}
-              {token.path} <span className="soft">{token.uses ? some(token.uses, 'use') : 'not used'}</span>
+              {token.path} <span className="soft">{token.uses ? counted(token.uses, 'use') : 'not used'}</span>
             </li>
           ))}
           {effect.tokens.length > 40 && <li className="soft">and {effect.tokens.length - 40} more</li>}

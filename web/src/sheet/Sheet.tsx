@@ -7,6 +7,7 @@ import { Reached } from './Reached';
 import { percent, useShares } from './useShares';
 import { VisionFilters } from './VisionFilters';
 import { PageFrame } from './PageFrame';
+import { counted } from '../parts/counted';
 
 export type SheetProps = {
   /** The widths that are shown at first. */
@@ -66,8 +67,8 @@ export function Sheet({ widths = [360, 1280] }: SheetProps) {
           Lit: <b>{lit.ink === 'background' ? `the ${lit.ground} ground` : `${inkName(lit.ink)} on ${lit.ground}`}</b>
           {' · '}
           {lit.ink === 'background'
-            ? `${system.sections[lit.ground] ?? 0} ${system.sections[lit.ground] === 1 ? 'section' : 'sections'}`
-            : `${use?.count ?? 0} ${use?.count === 1 ? 'use' : 'uses'}`}
+            ? `${counted(system.sections[lit.ground] ?? 0, 'section')}`
+            : `${counted(use?.count ?? 0, 'use')}`}
           {share !== undefined && ` · ${percent(share)} of the painted area`}{' '}
           <button type="button" className="link" onClick={() => light(null)}>
             put out
@@ -81,7 +82,7 @@ export function Sheet({ widths = [360, 1280] }: SheetProps) {
           <div className="sheet-row" key={page.body.id}>
             <div className="sheet-page">
               <h2>{page.body.name}</h2>
-              <small>{page.body.sections?.length ?? 0} sections</small>
+              <small>{counted(page.body.sections?.length ?? 0, 'section')}</small>
             </div>
             {columns.map(({ width, px }) => (
               <div className="cell" key={width}>

@@ -3,6 +3,7 @@ import type { Resolved } from '../api/client';
 import { shownRatio } from '../parts/color';
 import { inkName } from '../sheet/Sheet';
 import { useBench } from './bench';
+import { counted } from '../parts/counted';
 
 /** Letters on the patches: what kind of ink it is. */
 const LETTERS: Record<string, string> = {
@@ -55,9 +56,7 @@ export function ControlStrip({ stage }: ControlStripProps) {
   return (
     <footer className="strip" aria-label="Contrast of the pairs in use">
       <div className="strip-lead">
-        <b>
-          {all.length} {all.length === 1 ? 'pair' : 'pairs'} in use
-        </b>
+        <b>{counted(all.length, 'pair')} in use</b>
         {system.schemes.length > 1 ? 'in both schemes' : 'worst first, by ground'}
       </div>
       <div className="patches">
@@ -66,7 +65,7 @@ export function ControlStrip({ stage }: ControlStripProps) {
             {group.map((patch) => {
               const fails = patch.ratio < patch.required;
               const name = `${inkName(patch.ink)} on ${patch.ground}`;
-              const verdict = `${fails ? 'fails' : 'passes'}, ${patch.count} ${patch.count === 1 ? 'use' : 'uses'}`;
+              const verdict = `${fails ? 'fails' : 'passes'}, ${counted(patch.count, 'use')}`;
               return (
                 <button
                   key={patch.ink}

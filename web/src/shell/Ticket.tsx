@@ -3,6 +3,7 @@ import { Emblem } from '../parts/Emblem';
 import { MarkImage } from '../parts/MarkImage';
 import type { Workbench } from '../api/client';
 import { useBench } from './bench';
+import { counted } from '../parts/counted';
 
 /** What undo or redo would take, and whose it is. */
 function stepTitle(way: 'Undo' | 'Redo', step: Workbench['history']['undo'], keys: string): string {
@@ -28,18 +29,21 @@ export function Ticket({ stage }: TicketProps) {
     {
       id: 'identity',
       name: 'Identity',
-      state: colors
-        ? `${colors} ${colors === 1 ? 'colour' : 'colours'}, ${facts} ${facts === 1 ? 'fact' : 'facts'}`
-        : 'no colours yet',
+      state: colors ? `${counted(colors, 'colour')}, ${counted(facts, 'fact')}` : 'no colours yet',
       bad: false,
     },
     {
       id: 'system',
       name: 'System',
-      state: conflicts ? `${conflicts} ${conflicts === 1 ? 'conflict' : 'conflicts'}` : 'no conflict',
+      state: conflicts ? `${counted(conflicts, 'conflict')}` : 'no conflict',
       bad: conflicts > 0,
     },
-    { id: 'pages', name: 'Pages', state: `${brand.pages.length} pages, ${sections} sections`, bad: false },
+    {
+      id: 'pages',
+      name: 'Pages',
+      state: `${counted(brand.pages.length, 'page')}, ${counted(sections, 'section')}`,
+      bad: false,
+    },
     {
       id: 'preflight',
       name: 'Preflight',

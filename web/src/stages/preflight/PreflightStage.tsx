@@ -5,6 +5,7 @@ import { usePreflight } from '../../api/queries';
 import { stampOf, useBench } from '../../shell/bench';
 import { FindingRow } from './FindingRow';
 import { InkTable } from './InkTable';
+import { counted } from '../../parts/counted';
 
 const FAMILIES: Record<string, string> = {
   contrast: 'Contrast',
@@ -69,15 +70,12 @@ export function PreflightStage() {
           </div>
           <p className="soft">
             {passed.toLocaleString('en-GB')} of {(passed + failed).toLocaleString('en-GB')} checks pass on{' '}
-            {brand.pages.length} pages × 4 widths, {data.schemes.join(' and ')}. Predicted from the fonts and tokens,
-            not measured.
+            {counted(brand.pages.length, 'page')} × 4 widths, {data.schemes.join(' and ')}. Predicted from the fonts and
+            tokens, not measured.
           </p>
           {data.undrawn.length > 0 && (
             <details className="undrawn">
-              <summary>
-                System counts {data.undrawn.length} {data.undrawn.length === 1 ? 'conflict' : 'conflicts'} that stop
-                nothing here
-              </summary>
+              <summary>System counts {counted(data.undrawn.length, 'conflict')} that stop nothing here</summary>
               <ul>
                 {data.undrawn.map((one) => (
                   <li key={one}>{one}</li>
@@ -97,16 +95,14 @@ export function PreflightStage() {
           <h2 ref={head} tabIndex={-1}>
             {family ? FAMILIES[family] : 'All findings'}
           </h2>
-          <span role="status">
-            {found.length} {found.length === 1 ? 'finding' : 'findings'}
-          </span>
+          <span role="status">{counted(found.length, 'finding')}</span>
         </div>
         {found.length === 0 && (
           <div className="empty">
             <h2>Nothing found</h2>
             <p>
               {family ? 'All checks of this family pass.' : 'All checks pass. The site can be released.'}{' '}
-              {data.rules.length} rules looked at every page.
+              {counted(data.rules.length, 'rule')} looked at every page.
             </p>
           </div>
         )}

@@ -2,6 +2,7 @@ import { useBench } from '../../shell/bench';
 import { conflictOf, pathOf, roleName, type Role } from './roles';
 import { shownRatio } from '../../parts/color';
 import { percent, useShares } from '../../sheet/useShares';
+import { counted } from '../../parts/counted';
 
 export type GroundCardProps = {
   ground: string;
@@ -91,7 +92,7 @@ export function GroundCard({ ground, selected, carrying, press }: GroundCardProp
           {ground[0]?.toUpperCase() + ground.slice(1)}
           <span className="visually-hidden"> ground, </span>
         </b>
-        <span>{sections === 0 ? 'not used' : `${sections} ${sections === 1 ? 'section' : 'sections'}`}</span>
+        <span>{sections === 0 ? 'not used' : `${counted(sections, 'section')}`}</span>
         {share !== undefined && sections > 0 && <span>{percent(share)} of area</span>}
         {conflict && (
           <span className="bad">

@@ -4,6 +4,7 @@ import { inkName } from '../../sheet/Sheet';
 import { stampOf, useBench } from '../../shell/bench';
 import { useReach } from '../../api/queries';
 import type { Pair } from '../../api/client';
+import { counted } from '../../parts/counted';
 
 /** Inks by row, as pairs name them, with the token whose uses count. */
 const ROWS: { ink: string; token?: string }[] = [
@@ -73,7 +74,7 @@ export function InksView() {
                   ? 'needs nothing'
                   : `needs ${pair.required}:1, ${fails ? 'fails' : 'passes'}`;
                 const name = `${inkName(ink)} on ${ground}: ${fullRatio(pair.ratio)}, ${verdict}, ${
-                  uses ? `${uses} ${uses === 1 ? 'use' : 'uses'}` : 'not used'
+                  uses ? `${counted(uses, 'use')}` : 'not used'
                 }`;
                 return (
                   <td key={ground} className={`${uses && pair.required >= TEXT ? '' : 'q'}${fails ? ' no' : ''}`}>

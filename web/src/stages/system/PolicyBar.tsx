@@ -114,8 +114,8 @@ function Ratio({ label, least, most, value, disabled, onSave }: RatioProps) {
   const [written, setWritten] = useState<string | null>(null);
   const save = () => {
     const wanted = Number((written ?? '').replace(',', '.'));
-    if (written !== null && wanted && wanted !== value)
-      onSave(Math.round(Math.min(most, Math.max(least, wanted)) * 100) / 100);
+    const within = Math.round(Math.min(most, Math.max(least, wanted)) * 100) / 100;
+    if (written !== null && wanted && within !== value) onSave(within);
     setWritten(null);
   };
   return (

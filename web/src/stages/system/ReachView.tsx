@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useReach } from '../../api/queries';
 import { stampOf, useBench } from '../../shell/bench';
 import { percent, useShares } from '../../sheet/useShares';
+import { counted } from '../../parts/counted';
 
 /** Tokens that every text and link has alike come last. */
 const aside = (path: string) => /\/(selection|selection-ink|focus|focus-inner)$/.test(path);
@@ -16,14 +17,14 @@ export function ReachView() {
   if (!reach.data) return <p className="empty-line">Counting…</p>;
   const uses = reach.data.uses;
   const colors = system.tokens.filter((one) => one.type === 'color');
-  const counted = colors.map((one) => ({
+  const tokens = colors.map((one) => ({
     path: one.path,
     count: (uses[one.path] ?? []).reduce((sum, use) => sum + use.count, 0),
   }));
-  const used = counted
+  const used = tokens
     .filter((one) => one.count > 0)
     .sort((a, b) => Number(aside(a.path)) - Number(aside(b.path)) || b.count - a.count);
-  const unused = counted.filter((one) => one.count === 0);
+  const unused = tokens.filter((one) => one.count === 0);
   const pages = new Map(brand.pages.map((page) => [page.body.id, page.body.name]));
   const show = (path: string) => {
     setOpen(open === path ? '' : path);
@@ -46,8 +47,7 @@ export function ReachView() {
                 <b>{path}</b>
                 <span className="mono">{token(path)?.css}</span>
                 <span className="soft">
-                  {count} {count === 1 ? 'use' : 'uses'}, {own.length} {own.length === 1 ? 'section' : 'sections'} on{' '}
-                  {on} {on === 1 ? 'page' : 'pages'}
+                  {counted(count, 'use')}, {counted(own.length, 'section')} on {counted(on, 'page')}
                   {shares?.[path] !== undefined && `, ${percent(shares[path])}`}
                 </span>
               </button>

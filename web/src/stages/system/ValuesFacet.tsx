@@ -3,6 +3,7 @@ import { useLibrary, useReach } from '../../api/queries';
 import { stampOf, useBench } from '../../shell/bench';
 import { PinEditor } from './PinEditor';
 import { standsOn } from './roles';
+import { counted } from '../../parts/counted';
 
 const FILTERS = ['exact', 'chosen', 'pinned', 'derived', 'unused'];
 
@@ -100,9 +101,7 @@ export function ValuesFacet() {
               </td>
               <td>
                 <span className={`origin origin-${one.origin}`}>{one.origin}</span>
-                <small className="soft">
-                  {uses(one.path) ? `${uses(one.path)} ${uses(one.path) === 1 ? 'use' : 'uses'}` : 'not used'}
-                </small>
+                <small className="soft">{uses(one.path) ? `${counted(uses(one.path), 'use')}` : 'not used'}</small>
               </td>
               <td className="soft">
                 {one.reason}

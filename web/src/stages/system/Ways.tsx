@@ -5,6 +5,7 @@ import { shownRatio } from '../../parts/color';
 import { stampOf, useBench } from '../../shell/bench';
 import { effectWords } from '../../sheet/Reached';
 import { patched } from '../../shell/patched';
+import { counted } from '../../parts/counted';
 
 export type WaysProps = { conflict: Conflict; taken: (label: string) => void };
 
@@ -53,9 +54,7 @@ function Way({ conflict, way, taken }: WayProps) {
       </span>
       <small>
         {found ? `reaches ${effectWords(found)}` : 'counting…'}
-        {found &&
-          delta !== 0 &&
-          ` · ${Math.abs(delta)} ${Math.abs(delta) === 1 ? 'conflict' : 'conflicts'} ${delta < 0 ? 'fewer' : 'more'}`}
+        {found && delta !== 0 && ` · ${counted(Math.abs(delta), 'conflict')} ${delta < 0 ? 'fewer' : 'more'}`}
       </small>
     </button>
   );

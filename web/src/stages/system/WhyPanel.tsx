@@ -4,6 +4,7 @@ import { useBench } from '../../shell/bench';
 import { PinEditor } from './PinEditor';
 import { conflictOf, pathOf, roleWords, standsOn, wireName, type Role } from './roles';
 import { Ways } from './Ways';
+import { counted } from '../../parts/counted';
 
 export type WhyPanelProps = {
   selected: Role | null;
@@ -155,7 +156,7 @@ function ConflictView({ conflict, select }: { conflict: Conflict; select: (role:
         <span className="mark-stop" aria-hidden="true" /> <b>{conflict.message}</b>{' '}
         {clause[conflict.code] && <span className="mono soft">WCAG 2.2 · {clause[conflict.code]}</span>}
         {conflict.code === 'contrast-unmet' && (
-          <span className="soft"> {uses ? `Used ${uses} ${uses === 1 ? 'time' : 'times'}.` : 'No page uses it.'}</span>
+          <span className="soft"> {uses ? `Used ${counted(uses, 'time')}.` : 'No page uses it.'}</span>
         )}
       </p>
       <Ways

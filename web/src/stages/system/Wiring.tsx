@@ -10,6 +10,7 @@ import { OtherScheme } from './OtherScheme';
 import { NearColors } from './NearColors';
 import { Wires } from './Wires';
 import { GROUNDS } from '../../parts/grounds';
+import { counted } from '../../parts/counted';
 
 const otherOf = (scheme: string) => (scheme === 'dark' ? 'light' : 'dark');
 
@@ -167,7 +168,7 @@ export function Wiring() {
             </ul>
             <NearColors />
             <p className="wire-note soft">
-              Derived: {colors.length} {colors.length === 1 ? 'ramp' : 'ramps'}, and one neutral in the brand’s tint.
+              Derived: {counted(colors.length, 'ramp')}, and one neutral in the brand’s tint.
             </p>
           </div>
           <div className="wire-column">

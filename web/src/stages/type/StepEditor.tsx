@@ -121,10 +121,9 @@ type NumberFieldProps = {
 function NumberField({ label, of, min, max, grain, value, chosen, save }: NumberFieldProps) {
   const [text, setText] = useState<string | null>(null);
   const store = () => {
-    const next = Number(text);
+    const next = Math.min(max, Math.max(min, Number(text)));
     setText(null);
-    if (text !== null && text.trim() && Number.isFinite(next) && next !== value)
-      save(Math.min(max, Math.max(min, next)));
+    if (text !== null && text.trim() && Number.isFinite(next) && next !== value) save(next);
   };
   return (
     <label className={chosen ? 'is-chosen' : undefined}>

@@ -1,6 +1,7 @@
 import type { components } from '../../api/schema';
 import { useBench } from '../../shell/bench';
 import { StepEditor } from './StepEditor';
+import { counted } from '../../parts/counted';
 
 type Fit = components['schemas']['FitOfStep'];
 export type StepRowProps = { name: string; fit: Fit | undefined; open: boolean; toggle: () => void };
@@ -34,7 +35,7 @@ export function StepRow({ name, fit, open, toggle }: StepRowProps) {
         title={characters ? `${Math.round(characters)} characters in a line of the longest text` : undefined}
       >
         {px.toFixed(1)} px
-        {lines !== undefined && ` · ${lines} ${lines === 1 ? 'line' : 'lines'}`}
+        {lines !== undefined && ` · ${counted(lines, 'line')}`}
         {lines !== undefined && lines > 1 && characters !== undefined && ` of ${Math.round(characters)}`}
       </span>
     );

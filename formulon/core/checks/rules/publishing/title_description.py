@@ -6,7 +6,7 @@ from formulon.core.checks.facts import PageHead
 from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Ref, Verdict, rule
 from formulon.core.site.changes import Change
 from formulon.core.site.model import PLACEHOLDER, Page, Site
-from formulon.core.site.render import slot_values
+from formulon.core.site.slots import slot_values
 from formulon.core.site.writer import shorten
 from formulon.core.system.model import System
 from formulon.core.type.emphasis import plain

@@ -7,7 +7,7 @@ from formulon.core.checks.facts import TextRun
 from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot, find_section
 from formulon.core.site.model import Site
-from formulon.core.site.render import slot_values
+from formulon.core.site.slots import slot_values
 from formulon.core.system.model import System
 from formulon.core.type.emphasis import STRONG_WEIGHT, Style, marked, parts, plain
 from formulon.core.type.library import family

@@ -1,6 +1,7 @@
 import type { Sources } from '../../../api/client';
 import { pickedFiles } from './dropped';
 import type { Intake } from './useIntake';
+import { counted } from '../../../parts/counted';
 
 export type FileListProps = { sources: Sources; intake: Intake; disabled: boolean };
 
@@ -28,7 +29,7 @@ export function FileList({ sources, intake, disabled }: FileListProps) {
             event.target.value = '';
           }}
         />
-        <span>{intake.sending ? `Sending ${intake.sending} files…` : 'Add files'}</span>
+        <span>{intake.sending ? `Sending ${counted(intake.sending, 'file')}…` : 'Add files'}</span>
         <span className="soft">or drop a folder or a ZIP anywhere here</span>
       </label>
       <label className="add-folder link">

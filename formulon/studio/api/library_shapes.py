@@ -1,0 +1,90 @@
+"""Shapes of the library: what there is to choose from, the same for every brand."""
+
+from formulon.core.type.library import Measured
+from formulon.studio.api.shapes import Shape
+
+
+class FaceCard(Shape):
+    """A file of a family; `ranges` is a CSS unicode-range, empty for all characters."""
+
+    key: str
+    lightest: int
+    heaviest: int
+    ranges: str
+
+
+class FamilyCard(Shape):
+    """A family of the library. Measures are in em; see core/type/library.py."""
+
+    id: str
+    name: str
+    category: str
+    licence: str
+    lightest: int
+    heaviest: int
+    italic: bool
+    axes: list[str]
+    languages: list[str]
+    faces: list[FaceCard]
+    measured: Measured
+
+
+class LayoutCard(Shape):
+    """A layout; `on_picture` tells whether texts stand on the section's picture."""
+
+    id: str
+    label: str
+    about: str
+    on_picture: bool
+
+
+class SlotCard(Shape):
+    path: str
+    label: str
+    type: str
+
+
+class KindCard(Shape):
+    id: str
+    label: str
+    layouts: list[LayoutCard]
+    slots: list[SlotCard]
+
+
+class OrganisationCard(Shape):
+    id: str
+    name: str
+    about: str
+    pages: list[str]
+
+
+class AxisCard(Shape):
+    id: str
+    first: str
+    second: str
+
+
+class VisionCard(Shape):
+    """A kind of vision, with its matrix on linear sRGB."""
+
+    id: str
+    matrix: list[list[float]]
+
+
+class FormCard(Shape):
+    id: str
+    label: str
+
+
+class Library(Shape):
+    """What does not change while the program runs: families and the section catalogue."""
+
+    families: list[FamilyCard]
+    kinds: list[KindCard]
+    grounds: list[str]
+    widths: list[int]
+    organisations: list[OrganisationCard]
+    axes: list[AxisCard]
+    forms: list[FormCard]
+    system_forms: list[FormCard]
+    visions: list[VisionCard]

@@ -1,0 +1,240 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import type { Page } from '../../api/client';
+import type { Bench } from '../../shell/bench';
+import { changesOf, choicesOf, draw, LIBRARY, PAGES, workbench } from '../../testing';
+import type { Row } from './rows';
+import { SectionPanel } from './SectionPanel';
+import { SlotEditors } from './SlotEditors';
+
+vi.mock('./PictureSlot', () => ({ PictureSlot: () => <p>A picture</p> }));
+vi.mock('./OnPicture', () => ({ OnPicture: () => <p>On its picture</p> }));
+
+const HOME = PAGES[0]!;
+const rows = (page: Page = HOME): Row[] =>
+  (page.sections ?? []).map((section, index) => ({
+    id: section.id,
+    section,
+    document: `page:${page.id}`,
+    base: ['sections', index],
+  }));
+const withSection = (change: Record<string, unknown>, at = 0): Page =>
+  ({ ...HOME, sections: HOME.sections!.map((one, index) => (index === at ? { ...one, ...change } : one)) }) as Page;
+
+function panel(page: Page = HOME, more: Partial<Bench> = {}, at = 0) {
+  const choose = vi.fn();
+  const made = { change: vi.fn(() => Promise.resolve(true)), ...more };
+  const all = rows(page);
+  const drawn = draw(
+    <SectionPanel
+      page={page}
+      rows={all}
+      current={all[at]}
+      choose={choose}
+      change={made.change}
+      disabled={more.canWrite === false}
+      paper={() => null}
+    />,
+    made,
+  );
+  return { choose, ...drawn };
+}
+const group = (name: string) => within(screen.getByRole('group', { name }));
+
+describe('the sections of a page', () => {
+  it('stand in their order, with kind and heading, the chosen one open', async () => {
+    const { choose } = panel();
+    const [first, second] = screen.getAllByRole('button', { expanded: undefined }).filter((one) => one.ariaExpanded);
+    expect(first).toHaveTextContent('HeroKörbe, wie sie halten');
+    expect(second).toHaveTextContent('OfferingWas wir flechten');
+    expect([first?.ariaExpanded, second?.ariaExpanded]).toEqual(['true', 'false']);
+    await userEvent.click(second!);
+    await userEvent.click(first!);
+    expect(choose.mock.calls).toEqual([['cards-1'], ['']]);
+  });
+
+  it('take another layout, and the one that they have is no change', async () => {
+    const { bench } = panel();
+    await userEvent.click(group('Layout').getByRole('button', { name: /Words only/ }));
+    expect(changesOf(bench)).toEqual([]);
+    await userEvent.click(group('Layout').getByRole('button', { name: /Split/ }));
+    expect(changesOf(bench)).toEqual([['Hero: Split', 'page:home: replace /sections/0/layout "split"']]);
+  });
+
+  it('take another ground', async () => {
+    const { bench } = panel();
+    await userEvent.click(group('Ground').getByRole('button', { name: 'tint' }));
+    expect(changesOf(bench)).toEqual([['Hero on tint', 'page:home: replace /sections/0/ground "tint"']]);
+  });
+
+  it('depart from a rhythm with a ground of their own, and follow it again', async () => {
+    const choices = choicesOf({ rhythm: ['paper', 'tint'] } as never);
+    const { bench, unmount } = panel(HOME, { choices });
+    await userEvent.click(group('Ground').getByRole('button', { name: 'tint' }));
+    expect(changesOf(bench)[0]?.slice(1)).toEqual([
+      'page:home: replace /sections/0/ground "tint"',
+      'page:home: add /sections/0/departs true',
+    ]);
+    expect(screen.queryByRole('button', { name: /^departs from the rhythm/ })).toBeNull();
+    unmount();
+    const again = panel(withSection({ departs: true }), { choices });
+    await userEvent.click(screen.getByRole('button', { name: /^departs from the rhythm/ }));
+    expect(changesOf(again.bench)[0]?.slice(1)).toEqual(['page:home: add /sections/0/departs false']);
+  });
+
+  it('are taken out where they stand, and undo is offered', async () => {
+    const { bench, choose } = panel(HOME, {}, 1);
+    await userEvent.click(screen.getByRole('button', { name: 'Take this section out' }));
+    expect(changesOf(bench)).toEqual([['Offering taken out of Home', 'page:home: remove /sections/1']]);
+    expect(choose).toHaveBeenCalledWith('');
+    expect(bench.say).toHaveBeenCalledWith('Offering taken out of Home.');
+  });
+
+  it('that could not be taken out are not said to be', async () => {
+    const { bench } = panel(HOME, { change: vi.fn(() => Promise.resolve(false)) });
+    await userEvent.click(screen.getByRole('button', { name: 'Take this section out' }));
+    expect(bench.say).not.toHaveBeenCalled();
+  });
+
+  it('stay while they are locked', async () => {
+    const { bench } = panel(withSection({ locked: true }));
+    expect(screen.getByRole('button', { name: 'Take this section out' })).toBeDisabled();
+    await userEvent.click(screen.getByLabelText(/^keep as it is/));
+    expect(changesOf(bench)).toEqual([['Hero unlocked', 'page:home: add /sections/0/locked false']]);
+  });
+
+  it('ask for words on a picture only where there is one', () => {
+    const library = structuredClone(LIBRARY);
+    library.kinds[0]!.layouts[0]!.on_picture = 'middle' as never;
+    const kinds = LIBRARY.kinds.splice(0, 1, library.kinds[0]!);
+    const { unmount } = panel();
+    expect(screen.queryByText('On its picture')).toBeNull();
+    unmount();
+    panel(withSection({ content: { heading: 'A', picture: { source: 'drawn:arcs/1', alt: '' } } }));
+    expect(screen.getByText('On its picture')).toBeInTheDocument();
+    LIBRARY.kinds.splice(0, 1, ...kinds);
+  });
+
+  it('are not a reviewer’s to change', () => {
+    panel(HOME, { canWrite: false });
+    const buttons = [
+      ...group('Layout').getAllByRole('button'),
+      ...group('Ground').getAllByRole('button'),
+      screen.getByRole('button', { name: 'Take this section out' }),
+      screen.getByLabelText('in the menu'),
+      screen.getByLabelText('Title'),
+    ];
+    expect(buttons.filter((one) => !(one as HTMLButtonElement).disabled)).toEqual([]);
+  });
+
+  it('stand under a page that is in the menu or not, with words for search engines', async () => {
+    const { bench } = panel({ ...HOME, menu: false } as Page);
+    await userEvent.click(screen.getByLabelText('in the menu'));
+    await userEvent.type(screen.getByLabelText('Description'), 'Körbe, Zäune, Reparaturen');
+    await userEvent.tab();
+    expect(changesOf(bench)).toEqual([
+      ['Home in the menu', 'page:home: add /menu true'],
+      ['Description written', 'page:home: replace /description "Körbe, Zäune, Reparaturen"'],
+    ]);
+  });
+
+  it('are none on an empty page', () => {
+    panel(PAGES[1], {}, 7);
+    expect(screen.queryByRole('group', { name: 'Layout' })).toBeNull();
+    expect(screen.getByLabelText('Title')).toHaveAttribute('placeholder', 'Missing');
+  });
+});
+
+describe('slots that cannot be edited on the page', () => {
+  function slots(content: Record<string, unknown>, kind = 0, disabled = false) {
+    const page = withSection({ content }, kind);
+    const row = rows(page)[kind]!;
+    const change = vi.fn(() => Promise.resolve(true));
+    return draw(
+      <SlotEditors row={row} kind={LIBRARY.kinds[kind]} change={change} disabled={disabled} pageId="home" />,
+      { change },
+    );
+  }
+  const action = (to: string) => ({ heading: 'A', action: { label: 'Besuchen', to } });
+
+  it('lead to another page, to an address, or nowhere yet', async () => {
+    const { bench } = slots(action('page:kontakt'));
+    const where = screen.getByLabelText('Where Besuchen leads');
+    expect(where).toHaveValue('page:kontakt');
+    // Not to the page on which it stands.
+    expect([...where.querySelectorAll('option')].map((one) => one.textContent)).toEqual([
+      'leads nowhere yet',
+      'Kontakt',
+      'an address…',
+    ]);
+    await userEvent.selectOptions(where, '');
+    await userEvent.selectOptions(where, 'address');
+    expect(changesOf(bench).map((one) => one[1])).toEqual([
+      'page:home: add /sections/0/content/action/to ""',
+      'page:home: add /sections/0/content/action/to "https://example.org/"',
+    ]);
+  });
+
+  it('say so where the page that they led to is gone', () => {
+    slots(action('page:preise'));
+    expect(screen.getByLabelText('Where Besuchen leads')).toHaveValue('page:preise');
+    expect(screen.getByRole('option', { name: 'a page that is gone' })).toBeInTheDocument();
+  });
+
+  it('show an address that is not a page', async () => {
+    const { bench } = slots(action('mailto:korb@weidling.example'));
+    const field = screen.getByLabelText('Address');
+    expect(field).toHaveValue('mailto:korb@weidling.example');
+    await userEvent.clear(field);
+    await userEvent.type(field, 'tel:+43123{Enter}');
+    expect(changesOf(bench)[0]?.[1]).toBe('page:home: add /sections/0/content/action/to "tel:+43123"');
+  });
+
+  it('are filled with a marked gap, never with words of ours', async () => {
+    const { bench } = slots({ heading: 'A' });
+    await userEvent.click(screen.getByRole('button', { name: '+ Text' }));
+    await userEvent.click(screen.getByRole('button', { name: '+ Picture' }));
+    await userEvent.click(screen.getByRole('button', { name: '+ Second action' }));
+    expect(changesOf(bench).map((one) => one[1])).toEqual([
+      'page:home: add /sections/0/content/text "[[Text]]"',
+      'page:home: add /sections/0/content/picture {"source":"drawn:arcs/1","alt":"","decorative":true}',
+      'page:home: add /sections/0/content/second {"label":"Second action","to":""}',
+    ]);
+  });
+
+  it('are taken out', async () => {
+    const { bench } = slots(action(''));
+    await userEvent.click(screen.getByRole('button', { name: 'Take out Besuchen' }));
+    expect(changesOf(bench)).toEqual([['“Besuchen” taken out', 'page:home: remove /sections/0/content/action']]);
+  });
+
+  it('offer the empty ones of every card, by number', async () => {
+    const { bench } = slots({ heading: 'A', items: [{ title: 'Eins', text: 'x' }, { title: 'Zwei' }] }, 1);
+    expect(screen.queryByRole('button', { name: '+ Text of card 1' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: '+ Text of card 2' }));
+    expect(changesOf(bench)[0]?.[1]).toBe('page:home: add /sections/1/content/items/1/text "[[Text of card 2]]"');
+  });
+
+  it('add and take out cards, from one to twelve', async () => {
+    const items = (count: number) => ({
+      items: Array.from({ length: count }, (_, n) => ({ title: `${n}`, text: 't' })),
+    });
+    const one = slots(items(1), 1);
+    expect(screen.queryByRole('button', { name: '− Last card' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: '+ Card' }));
+    expect(changesOf(one.bench)[0]?.[1]).toContain('add /sections/1/content/items/-');
+    one.unmount();
+    const twelve = slots(items(12), 1);
+    expect(screen.queryByRole('button', { name: '+ Card' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: '− Last card' }));
+    expect(changesOf(twelve.bench)[0]?.[1]).toBe('page:home: remove /sections/1/content/items/11');
+  });
+
+  it('of a kind that the library does not know are none', () => {
+    draw(<SlotEditors row={rows()[0]!} kind={undefined} change={vi.fn()} disabled={false} pageId="home" />, {
+      brand: workbench(),
+    });
+    expect(screen.queryAllByRole('button')).toEqual([]);
+  });
+});

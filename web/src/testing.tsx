@@ -1,0 +1,222 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
+import { vi } from 'vitest';
+import {
+  client,
+  type Choices,
+  type Identity,
+  type Library,
+  type Page,
+  type Resolved,
+  type Workbench,
+} from './api/client';
+import { queryClient } from './api/queries';
+import { BenchContext, type Bench } from './shell/bench';
+
+/** Made-up material for tests of the interface: a basket workshop, in as much as a test needs of it. */
+
+export const IDENTITY: Identity = {
+  name: 'Weidling & Töchter',
+  organisation: 'other',
+  strapline: 'Körbe aus eigener Weide',
+  colors: [
+    { id: 'bast', name: 'Bast', value: '#C8A36A' },
+    { id: 'weide', name: 'Weide', value: '#4B5A3C', locked: true },
+  ],
+} as Identity;
+
+export const PAGES = [
+  {
+    id: 'home',
+    name: 'Home',
+    title: 'Weidling & Töchter',
+    description: '',
+    sections: [
+      {
+        id: 'hero-1',
+        kind: 'hero',
+        layout: 'words',
+        ground: 'deep',
+        content: { heading: 'Körbe, *wie* sie halten', action: { label: 'Besuchen', to: 'page:kontakt' } },
+      },
+      {
+        id: 'cards-1',
+        kind: 'offering',
+        layout: 'row',
+        ground: 'paper',
+        content: { heading: 'Was wir flechten', items: [{ title: 'Wäschekörbe' }, { title: 'Zäune' }] },
+      },
+    ],
+  },
+  { id: 'kontakt', name: 'Kontakt', title: '', description: '', sections: [] },
+] as unknown as Page[];
+
+export const LIBRARY = {
+  kinds: [
+    {
+      id: 'hero',
+      label: 'Hero',
+      layouts: [
+        { id: 'words', label: 'Words only', about: 'Words', on_picture: '' },
+        { id: 'split', label: 'Split', about: 'Words beside a picture', on_picture: '' },
+      ],
+      slots: [
+        { path: 'heading', label: 'Heading', type: 'text' },
+        { path: 'text', label: 'Text', type: 'text' },
+        { path: 'action', label: 'Action', type: 'action' },
+        { path: 'second', label: 'Second action', type: 'action' },
+        { path: 'picture', label: 'Picture', type: 'picture' },
+      ],
+    },
+    {
+      id: 'offering',
+      label: 'Offering',
+      layouts: [{ id: 'row', label: 'Row', about: '', on_picture: '' }],
+      slots: [
+        { path: 'heading', label: 'Heading', type: 'text' },
+        { path: 'items', label: 'Cards', type: 'items' },
+        { path: 'items/title', label: 'Title', type: 'text' },
+        { path: 'items/text', label: 'Text of card', type: 'text' },
+      ],
+    },
+  ],
+  organisations: [{ id: 'other', label: 'Other', pages: ['About', 'Prices'] }],
+  families: [],
+} as unknown as Library;
+
+export const SYSTEM = {
+  schemes: ['light'],
+  css: '',
+  css_dark: '',
+  tokens: [],
+  dark: [],
+  pairs: [],
+  uses: [],
+  conflicts: [],
+  counts: {},
+  palette: { bast: '#c8a36a', weide: '#4b5a3c' },
+  sections: {},
+  steps: [],
+} as unknown as Resolved;
+
+export function workbench(more: Partial<Workbench> = {}): Workbench {
+  return {
+    id: 'one',
+    role: 'owner',
+    identity: { body: IDENTITY, revision: 4 },
+    choices: { body: { policy: 'AA', scheme: 'light' }, revision: 2 },
+    frame: { body: {}, revision: 1 },
+    pages: PAGES.map((body) => ({ body, revision: 1 })),
+    system: SYSTEM,
+    releases: [],
+    history: { undo: null, redo: null },
+    address: 'http://127.0.0.1/one/',
+    changed_since_release: false,
+    ...more,
+  } as unknown as Workbench;
+}
+
+/** What happens in a bench is recorded: every change is stored at once. */
+export function benchOf(more: Partial<Bench> = {}): Bench {
+  const brand = more.brand ?? workbench();
+  return {
+    brand,
+    system: brand.system,
+    token: () => undefined,
+    choices: brand.choices.body,
+    canWrite: true,
+    saving: false,
+    change: vi.fn(() => Promise.resolve(true)),
+    draft: vi.fn(),
+    endDraft: vi.fn(),
+    afterChanges: (work) => work(),
+    revision: () => 1,
+    undo: vi.fn(() => Promise.resolve()),
+    redo: vi.fn(() => Promise.resolve()),
+    accept: vi.fn(),
+    report: vi.fn(),
+    say: vi.fn(),
+    lit: null,
+    light: vi.fn(),
+    look: { scheme: 'light', vision: '' },
+    setLook: vi.fn(),
+    areas: {},
+    measured: vi.fn(),
+    ...more,
+  };
+}
+
+/** The first change of a bench: its label, and its patch as “op path value”. */
+export function changesOf(bench: Bench): string[][] {
+  return vi
+    .mocked(bench.change)
+    .mock.calls.map(([label, changes]) => [
+      label,
+      ...changes.flatMap((one) =>
+        one.patch.map((part) => `${one.document}: ${part.op} ${part.path} ${JSON.stringify(part.value) ?? ''}`.trim()),
+      ),
+    ]);
+}
+
+export const choicesOf = (more: Partial<Choices>): Choices =>
+  ({ policy: 'AA', scheme: 'light', ...more }) as unknown as Choices;
+
+function Place() {
+  return <p data-testid="place">{useLocation().pathname}</p>;
+}
+
+/** Draws a part within a bench, with the library at hand and addresses that are followed. */
+export function draw(part: ReactNode, more: Partial<Bench> = {}) {
+  const bench = benchOf(more);
+  queryClient.clear();
+  queryClient.setQueryData(['library'], LIBRARY);
+  const within = (inner: ReactNode, own: Bench) => (
+    <QueryClientProvider client={queryClient}>
+      <BenchContext.Provider value={own}>
+        <MemoryRouter initialEntries={['/here']}>
+          <Routes>
+            <Route path="*" element={inner} />
+          </Routes>
+          <Place />
+        </MemoryRouter>
+      </BenchContext.Provider>
+    </QueryClientProvider>
+  );
+  const drawn = render(within(part, bench));
+  return { bench, again: (own: Partial<Bench>) => drawn.rerender(within(part, { ...bench, ...own })), ...drawn };
+}
+
+type Way = 'GET' | 'POST' | 'DELETE';
+/** Answers of the server by method and path, each a body, or an error with its status. */
+export function answers(known: Record<string, unknown>) {
+  const asked: [string, unknown][] = [];
+  for (const way of ['GET', 'POST', 'DELETE'] as Way[])
+    vi.spyOn(client, way).mockImplementation(((path: string, options?: { body?: unknown }) => {
+      asked.push([`${way} ${path}`, options?.body]);
+      const answer = known[`${way} ${path}`];
+      if (answer instanceof Response) return answer.json().then((error) => ({ error, response: answer }));
+      return Promise.resolve({ data: answer, response: new Response() });
+    }) as never);
+  return asked;
+}
+
+export const refused = (status: number, title: string, code = 'refused') =>
+  new Response(JSON.stringify({ title, code }), { status });
+
+/** Everything that is watched for coming into sight is in sight. */
+export function inSight() {
+  vi.stubGlobal(
+    'IntersectionObserver',
+    class {
+      constructor(private readonly tell: (entries: { isIntersecting: boolean }[]) => void) {}
+      observe() {
+        this.tell([{ isIntersecting: true }]);
+      }
+      disconnect() {
+        return undefined;
+      }
+    },
+  );
+}
