@@ -79,6 +79,6 @@ def _calculated(program: str, value: float) -> list[float] | None:
                     stack[-count:] = part[-turn:] + part[:-turn] if turn else part
             else:
                 stack.append(float(step))
-    except (IndexError, ValueError, OverflowError):
+    except (IndexError, ValueError, ArithmeticError):
         return None
     return stack
