@@ -3,6 +3,7 @@
 import pytest
 
 from formulon.core.site.changes import documents as documents_of
+from formulon.core.type.alike import writes
 from formulon.studio.models import Brand, Entry
 from formulon.studio.services import sites
 from tests.studio.conftest import Api
@@ -138,3 +139,30 @@ def test_pages_follow_the_brief_until_they_are_edited(brand: Brand, anna: Api) -
 
 def test_documents_are_those_of_the_site(brand: Brand) -> None:
     assert documents_of(sites.load(brand)) == sites.shown(bodies(brand))
+
+
+def renamed(api: Api, brand: Brand, name: str) -> dict:
+    revision = api.get(f"brands/{brand.pk}").json()["identity"]["revision"]
+    answer = api.change(brand, "identity", revision, {"op": "replace", "path": "/name", "value": name})
+    assert answer.status_code == 200, answer.content
+    return dict(answer.json()["identity"]["body"])
+
+
+def test_a_new_name_brings_the_letters_that_it_is_written_in(anna: Api) -> None:
+    brand = Brand.objects.get(pk=anna.post("brands", {"name": "Osier & Reed"}).json()["id"])
+    first = anna.get(f"brands/{brand.pk}").json()["identity"]["body"]["typefaces"]
+    greek = renamed(anna, brand, "Παρατηρητήριο")["typefaces"]
+    assert greek != first and all(writes(greek[role], "en", "Παρατηρητήριο") for role in ("heading", "body"))
+    report = anna.get(f"brands/{brand.pk}/preflight").json()
+    assert [one["message"] for one in report["findings"] if one["rule"] == "type/missing-glyphs"] == []
+    anna.undo(brand)  # one step, with the typefaces that came along
+    state = anna.get(f"brands/{brand.pk}").json()
+    assert state["identity"]["body"]["typefaces"] == first and state["identity"]["body"]["name"] == "Osier & Reed"
+    assert state["history"]["undo"] is None
+
+
+def test_a_new_name_never_changes_typefaces_that_were_chosen(anna: Api) -> None:
+    brand = Brand.objects.get(pk=anna.post("brands", {"name": "Osier & Reed"}).json()["id"])
+    revision = anna.get(f"brands/{brand.pk}").json()["identity"]["revision"]
+    anna.change(brand, "identity", revision, {"op": "replace", "path": "/typefaces/heading", "value": "unbounded"})
+    assert renamed(anna, brand, "Παρατηρητήριο")["typefaces"]["heading"] == "unbounded"

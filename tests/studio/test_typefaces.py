@@ -140,3 +140,13 @@ def test_type_sheet_tells_pairs_fit_and_letters_that_lack(anna: Api, brand: Bran
     revision = identity_of(anna, brand)["revision"]
     anna.change(brand, "identity", revision, {"op": "replace", "path": "/languages", "value": []})
     assert len(anna.get(f"brands/{brand.pk}/type").json()["pairs"]) == 8
+
+
+def test_the_type_sheet_tells_which_families_lack_letters_of_the_brands_words(anna: Api) -> None:
+    brand = Brand.objects.get(pk=anna.post("brands", {"name": "Ξύλο & Korb"}).json()["id"])
+    sheet = anna.get(f"brands/{brand.pk}/type").json()
+    without = {one["family"]: one["characters"] for one in sheet["without"]}
+    assert without and set("".join(without.values())) <= set("Ξύλο")
+    assert not {one for pair in sheet["pairs"] for one in (pair["heading"], pair["body"])} & without.keys()
+    plain = Brand.objects.get(pk=anna.post("brands", {"name": "Osier & Reed 24"}).json()["id"])
+    assert anna.get(f"brands/{plain.pk}/type").json()["without"] == []

@@ -14,7 +14,7 @@ from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, Measured, 
 
 # What wires call the colours that every system has.
 RESERVED = ("white", "black", "neutral")
-
+_LANGUAGE = "en-GB"
 
 # What no page can hold: the control characters of C0 and DEL but for tab and line breaks (HTML 5, 13.1.5; XML 1.0, 2.2).
 CONTROLS = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]")
@@ -231,7 +231,7 @@ class Identity(Model):
     place: str = Field(default="", max_length=120)
     offers: list[Offer] = Field(default_factory=list, max_length=12)
     contact: Contact = Field(default_factory=Contact)
-    language: str = Field(default="en-GB", pattern=r"^[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*$")
+    language: str = Field(default=_LANGUAGE, pattern=r"^[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*$")
     colors: list[BrandColor] = Field(default_factory=list, max_length=12)
     typefaces: Typefaces = Field(default_factory=Typefaces)
     fonts: list[OwnFont] = Field(default_factory=list, max_length=12, description="Typefaces of the brand's own, with files.")
@@ -252,10 +252,13 @@ class Identity(Model):
     @model_validator(mode="before")
     @classmethod
     def _letters(cls, value: Any) -> Any:
-        """A brand that names no typefaces gets such as have the letters of its language."""
-        if isinstance(value, dict) and not value.get("typefaces") and isinstance(value.get("language"), str):
+        """A brand that names no typefaces gets such as have the letters of its language and of its name."""
+        if isinstance(value, dict) and not value.get("typefaces"):
+            language, name = value.get("language", _LANGUAGE), value.get("name", "")
+            if not isinstance(language, str) or not isinstance(name, str):
+                return value
             try:
-                heading, body = defaults(value["language"])
+                heading, body = defaults(language, name[:80])
             except icu.ICUError:
                 return value
             return {**value, "typefaces": {"heading": heading, "body": body}}

@@ -10,6 +10,7 @@ from functools import cache
 from math import log2
 
 from formulon.core.system.identity import Character
+from formulon.core.type.alike import lacking
 from formulon.core.type.library import Family, families
 
 AXES = {
@@ -50,11 +51,12 @@ def places(font: Family) -> dict[str, float]:
     return {axis: max(-2.0, min(2.0, value)) for axis, value in made.items()}
 
 
-def proposals(character: Character, languages: Iterable[str] = (), own: Iterable[Family] = ()) -> list[Pair]:
-    """The best pairs for a character, best first, of families that can write the languages; every heading family once. An
-    axis that is not decided counts as the middle, a little."""
+def proposals(character: Character, languages: Iterable[str] = (), own: Iterable[Family] = (), words: str = "") -> list[Pair]:
+    """The best pairs for a character, best first, of families that can write the languages and, where there are such, the
+    letters of some words as well; every heading family once. An axis that is not decided counts as the middle, a little."""
     asked = [code.partition("-")[0] for code in languages]
     known = [font for font in (*own, *families().values()) if not asked or set(asked) <= set(font.languages)]
+    known = [font for font in known if not lacking(font.id, words)] or known
     wanted = {axis: getattr(character, axis) for axis in AXES}
     fits = {font.id: _distance(font, wanted) for font in known}
     bodies = sorted((font for font in known if _readable(font)), key=lambda font: (fits[font.id], font.id))

@@ -1,7 +1,7 @@
-"""Families that look alike: which stands in for one that lacks the letters of a language."""
+"""Families that look alike: which stands in for one that lacks the letters of a language, or of a name."""
 
 from collections.abc import Iterable
-from functools import cache
+from functools import lru_cache
 
 from formulon.core.type.languages import letters
 from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, Family, Measured, families
@@ -22,22 +22,34 @@ def nearest(look: Measured, codes: Iterable[int], category: str = "") -> Family 
     return min(own or have, key=lambda font: (distance(font.measured, look), font.id), default=None)
 
 
-def writes(family_id: str, language: str) -> bool:
-    """Whether a family of the library has the letters of a language."""
-    return letters(language) <= known(family_id)
+def writes(family_id: str, language: str, words: str = "") -> bool:
+    """Whether a family of the library has the letters of a language, and those of some words."""
+    return _asked(language, words) <= known(family_id)
 
 
-@cache
-def for_language(family_id: str, language: str) -> str:
-    """The family itself where it has the letters of a language, else the one that looks most like it and has them; itself
-    where none has."""
-    if writes(family_id, language):
+def _asked(language: str, words: str) -> frozenset[int]:
+    return letters(language) | {ord(one) for one in words if one.isalpha()}
+
+
+def lacking(family_id: str, words: str) -> str:
+    """The letters of some words that a family lacks, each once, in their order."""
+    have = known(family_id)
+    return "".join(dict.fromkeys(one for one in words if one.isalpha() and ord(one) not in have))
+
+
+@lru_cache(maxsize=4096)
+def for_language(family_id: str, language: str, words: str = "") -> str:
+    """The family itself where it has the letters of a language and of some words, else the one that looks most like it and has
+    them. Where none has all, that of the language alone; itself where none has even those."""
+    if writes(family_id, language, words):
         return family_id
     font = families()[family_id]
-    found = nearest(font.measured, letters(language), font.category)
-    return found.id if found else family_id
+    found = nearest(font.measured, _asked(language, words), font.category)
+    if found:
+        return found.id
+    return for_language(family_id, language) if words else family_id
 
 
-def defaults(language: str) -> tuple[str, str]:
-    """Heading and body family of a brand that has named none, in its language."""
-    return for_language(DEFAULT_HEADING, language), for_language(DEFAULT_BODY, language)
+def defaults(language: str, name: str = "") -> tuple[str, str]:
+    """Heading and body family of a brand that has named none, in its language and in the letters of its name."""
+    return for_language(DEFAULT_HEADING, language, name), for_language(DEFAULT_BODY, language, name)

@@ -43,7 +43,15 @@ class Lacking(Shape):
     characters: str
 
 
+class Without(Shape):
+    """Letters of the brand's own words that a family lacks, whether it is in use or not."""
+
+    family: str
+    characters: str
+
+
 class TypeSheet(Shape):
     pairs: list[TypePair]
     steps: list[FitOfStep]
     lacking: list[Lacking]
+    without: list[Without]

@@ -13,8 +13,9 @@ from formulon.core.checks.fitting import fitting
 from formulon.core.checks.predict import predict
 from formulon.core.system.pairing import proposals
 from formulon.core.system.resolve import resolve
+from formulon.core.type import alike
 from formulon.core.type.languages import LANGUAGES, letters
-from formulon.core.type.library import family
+from formulon.core.type.library import families, family
 from formulon.core.type.shaping import known
 from formulon.studio.api import answers
 from formulon.studio.api import type_shapes as shapes
@@ -33,6 +34,12 @@ class TypeView(View):
         identity, system = site.identity, resolve(site.identity, site.choices)
         languages = list(dict.fromkeys((identity.language, *identity.languages)))
         own = [family(font.id) for font in identity.fonts if font.declared or not font.restricted]
+        words = f"{identity.name} {identity.strapline} {identity.does}"
+        without = [
+            shapes.Without(family=one, characters=letters_gone)
+            for one in (*families(), *(font.id for font in identity.fonts))
+            if (letters_gone := alike.lacking(one, words))
+        ]
         lacking = []
         for font in map(family, identity.typefaces.used()):
             for code in languages:
@@ -44,13 +51,14 @@ class TypeView(View):
             shapes.TypeSheet(
                 pairs=[
                     shapes.TypePair(heading=one.heading, body=one.body, reasons=list(one.reasons))
-                    for one in proposals(identity.character, languages, own)
+                    for one in proposals(identity.character, languages, own, identity.name)
                 ],
                 steps=[
                     shapes.FitOfStep.model_validate(_by_text(asdict(one)))
                     for one in fitting(site, system, predict(site, system))
                 ],
                 lacking=lacking,
+                without=without,
             )
         )
 

@@ -96,13 +96,14 @@ def _settle(
 
 
 def _in_its_letters(before: dict[str, Body], after: dict[str, Body]) -> dict[str, Body]:
-    """Where the language changes and the typefaces are those that a brand has by itself, those of the new language."""
+    """Where language or name change and the typefaces are those that a brand has by itself, those with the letters of both."""
     old, new = before["identity"], after["identity"]
-    if old["language"] == new["language"] or old["typefaces"] != new["typefaces"]:
+    asked, now = ((one["language"], one["name"]) for one in (old, new))
+    if asked == now or old["typefaces"] != new["typefaces"]:
         return after
-    if (old["typefaces"]["heading"], old["typefaces"]["body"]) != defaults(old["language"]):
+    if (old["typefaces"]["heading"], old["typefaces"]["body"]) not in (defaults(*asked), defaults(asked[0])):
         return after
-    heading, body = defaults(new["language"])
+    heading, body = defaults(*now)
     return after | {"identity": new | {"typefaces": new["typefaces"] | {"heading": heading, "body": body}}}
 
 

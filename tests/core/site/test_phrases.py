@@ -4,6 +4,8 @@ import re
 
 import pytest
 
+from formulon.core.checks.predict import predict
+from formulon.core.checks.runner import check
 from formulon.core.site.phrases import phrases, right_to_left, tables, usual_page
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render_page
@@ -132,3 +134,26 @@ def test_a_typeface_that_is_not_chosen_has_the_letters(language: str) -> None:
     assert writes(for_language("figtree", language), language)
     if language == "en":
         assert defaults(language) == ("young-serif", "figtree")
+
+
+@pytest.mark.parametrize(
+    ("name", "language"), [("Παρατηρητήριο", "en-GB"), ("Обсерватория", "de"), ("Nguyễn & Con", "en"), ("Łódź Ξύλο", "pl")]
+)
+def test_nor_has_it_only_those_of_the_language_but_those_of_the_name(name: str, language: str) -> None:
+    identity = Identity.model_validate({"name": name, "language": language})
+    assert (identity.typefaces.heading, identity.typefaces.body) == defaults(language, name)
+    assert all(writes(one, language, name) for one in defaults(language, name))
+    system, site = resolve(identity), plan(identity)
+    lacking = [one for one in check(predict(site, system), system).findings if one.rule == "type/missing-glyphs"]
+    assert lacking == []
+
+
+@pytest.mark.parametrize("name", ["青木木工", "א־ב", "🌿", "Quill & Söhne", "…", ""])
+def test_a_name_in_letters_that_no_family_has_changes_no_typeface(name: str) -> None:
+    assert defaults("de", name) == defaults("de")
+
+
+def test_a_typeface_of_ones_own_choice_is_never_changed_by_the_name() -> None:
+    typefaces = {"heading": "young-serif", "body": "figtree"}
+    identity = Identity.model_validate({"name": "Παρατηρητήριο", "typefaces": typefaces})
+    assert (identity.typefaces.heading, identity.typefaces.body) == ("young-serif", "figtree")

@@ -3080,6 +3080,8 @@ export interface components {
             steps: components["schemas"]["FitOfStep"][];
             /** Lacking */
             lacking: components["schemas"]["Lacking"][];
+            /** Without */
+            without: components["schemas"]["Without"][];
         };
         /**
          * Typefaces
@@ -3150,6 +3152,16 @@ export interface components {
             id: string;
             /** Matrix */
             matrix: number[][];
+        };
+        /**
+         * Without
+         * @description Letters of the brand's own words that a family lacks, whether it is in use or not.
+         */
+        Without: {
+            /** Family */
+            family: string;
+            /** Characters */
+            characters: string;
         };
         /** WordColors */
         WordColors: {

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import { useLibrary } from '../../api/queries';
+import { useLibrary, useType } from '../../api/queries';
 import { Toggles } from '../../parts/Toggles';
-import { useBench } from '../../shell/bench';
+import { stampOf, useBench } from '../../shell/bench';
 import { CATEGORIES, familiesOf, found, inWords, MEASURES, type Family } from './families';
 import { OwnFonts } from './OwnFonts';
 
@@ -16,6 +16,8 @@ const ROLES: { id: Role; name: string }[] = [
 export function LibraryView() {
   const { brand, change, canWrite } = useBench();
   const library = useLibrary();
+  const type = useType(brand.id, stampOf(brand));
+  const without = new Map(type.data?.without.map((one) => [one.family, one.characters]));
   const identity = brand.identity.body;
   const [role, setRole] = useState<Role>('heading');
   const [search, setSearch] = useState('');
@@ -87,7 +89,12 @@ export function LibraryView() {
           </label>
         )}
         {shown.map((family) => (
-          <FamilyRow key={family.id} {...{ family, words, role }} chosen={chosen === family.id} choose={choose} />
+          <FamilyRow
+            key={family.id}
+            {...{ family, words, role, choose }}
+            chosen={chosen === family.id}
+            lacks={[...(without.get(family.id) ?? '')].filter((one) => words.includes(one)).join('')}
+          />
         ))}
         {!shown.length && (
           <p className="empty">
@@ -116,10 +123,12 @@ type FamilyRowProps = {
   words: string;
   role: Role;
   chosen: boolean;
+  /** Letters of the words that it does not have; they are drawn in another font. */
+  lacks: string;
   choose: (id: string, name: string) => void;
 };
 
-function FamilyRow({ family, words, role, chosen, choose }: FamilyRowProps) {
+function FamilyRow({ family, words, role, chosen, lacks, choose }: FamilyRowProps) {
   const row = useRef<HTMLLabelElement>(null);
   // The one in use is in sight when the list opens for a role.
   useEffect(() => {
@@ -144,6 +153,11 @@ function FamilyRow({ family, words, role, chosen, choose }: FamilyRowProps) {
       </span>
       <span className="specimen-name">
         <b>{family.name}</b> {family.own && <span className="tag">own</span>}
+        {lacks && (
+          <span className="specimen-lacks" title="What it lacks is drawn in another font here, as on pages">
+            lacks {lacks.length > 12 ? `${lacks.slice(0, 12)}…` : lacks}
+          </span>
+        )}
         <span className="soft mono">{barred ? 'needs a licence, see below' : inWords(family)}</span>
       </span>
     </label>
