@@ -84,6 +84,11 @@ export const LIBRARY = {
   ],
   organisations: [{ id: 'other', label: 'Other', pages: ['About', 'Prices'] }],
   families: [],
+  languages: [
+    { code: 'en-GB', name: 'British English', own: 'British English', words: true, sentences: true },
+    { code: 'el', name: 'Greek', own: 'Ελληνικά', words: true, sentences: false },
+    { code: 'is', name: 'Icelandic', own: 'Íslenska', words: false, sentences: false },
+  ],
 } as unknown as Library;
 
 export const SYSTEM = {

@@ -85,7 +85,7 @@ class _Prediction:
 
     def header(self, page: Page) -> Iterator[Fact]:
         section = self.site.frame.header
-        yield from self.links(page, section, [p.name for p in self.site.menu()], True, "links")
+        yield from self.links(page, section, [p.name for p in self.site.header_menu()], True, "links")
         chosen = self.system.mark(section.ground).mark
         mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
         if mark:

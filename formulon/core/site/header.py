@@ -132,7 +132,7 @@ def _links_width(site: Site, system: System, viewport: int) -> float:
                 step.tracking,
             ),
         )
-        for page in site.menu()
+        for page in site.header_menu()
     ]
     return sum(wide) + gap * (len(wide) - 1) if wide else 0.0
 

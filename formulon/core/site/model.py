@@ -247,6 +247,13 @@ class Site(Model):
         """The pages that navigation and footer lead to, besides the start page."""
         return [page for page in self.pages[1:] if page.menu]
 
+    def header_menu(self) -> list[Page]:
+        """The pages of the menu as the header has them: without that which its own button leads to under the same name, unless
+        there is no other."""
+        action = self.frame.header.content.get("action") or {}
+        led = action.get("to"), action.get("label")
+        return [one for one in self.menu() if led != (f"page:{one.id}", one.name)] or self.menu()
+
     def page(self, page_id: str) -> Page | None:
         return next((page for page in self.pages if page.id == page_id), None)
 

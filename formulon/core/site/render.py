@@ -310,7 +310,14 @@ class _View:
 
     def navigation(self) -> list[tuple[str, str, bool]]:
         """Name, address and whether it is this page, for every page of the menu but the start page."""
-        return [(p.name, self.site.file_name(p), p.id == self.page.id) for p in self.site.menu()]
+        return [self._entry(page) for page in self.site.menu()]
+
+    def header_navigation(self) -> list[tuple[str, str, bool]]:
+        """The same for what stands in the header."""
+        return [self._entry(page) for page in self.site.header_menu()]
+
+    def _entry(self, page: Page) -> tuple[str, str, bool]:
+        return page.name, self.site.file_name(page), page.id == self.page.id
 
     def home(self) -> str:
         return self.site.file_name(self.site.pages[0])

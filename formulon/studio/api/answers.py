@@ -19,6 +19,7 @@ from formulon.core.site.addresses import data_address
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import explain
 from formulon.core.site.model import Asset
+from formulon.core.site.phrases import offered
 from formulon.core.site.render import WIDTHS
 from formulon.core.site.sheets import preview_tokens
 from formulon.core.system.choices import GROUNDS, Choices
@@ -237,6 +238,7 @@ def library() -> library_shapes.Library:
         axes=[library_shapes.AxisCard(id=key, first=first, second=second) for key, first, second in AXES],
         forms=[library_shapes.FormCard(id=form.id, label=form.label) for form in FORMS.values()],
         visions=[library_shapes.VisionCard(id=name, matrix=matrix.tolist()) for name, matrix in MATRICES.items()],
+        languages=[library_shapes.LanguageCard(**one._asdict()) for one in offered()],
         system_forms=[library_shapes.FormCard(id=form.id, label=form.label) for form in SYSTEM_FORMS.values()],
     )
 

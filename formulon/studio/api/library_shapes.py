@@ -76,6 +76,16 @@ class FormCard(Shape):
     label: str
 
 
+class LanguageCard(Shape):
+    """A language to write a site in: its name in English and in itself, and whether Formulon has words and sentences in it."""
+
+    code: str
+    name: str
+    own: str
+    words: bool
+    sentences: bool
+
+
 class Library(Shape):
     """What does not change while the program runs: families and the section catalogue."""
 
@@ -88,3 +98,4 @@ class Library(Shape):
     forms: list[FormCard]
     system_forms: list[FormCard]
     visions: list[VisionCard]
+    languages: list[LanguageCard]

@@ -6,7 +6,7 @@ import pytest
 
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
-from formulon.core.site.phrases import phrases, right_to_left, tables, usual_page
+from formulon.core.site.phrases import offered, phrases, right_to_left, tables, usual_page
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render_page
 from formulon.core.site.telephone import dialled
@@ -157,3 +157,16 @@ def test_a_typeface_of_ones_own_choice_is_never_changed_by_the_name() -> None:
     typefaces = {"heading": "young-serif", "body": "figtree"}
     identity = Identity.model_validate({"name": "Παρατηρητήριο", "typefaces": typefaces})
     assert (identity.typefaces.heading, identity.typefaces.body) == ("young-serif", "figtree")
+
+
+def test_languages_are_offered_by_the_names_that_cldr_has() -> None:
+    known = {one.code: one for one in offered()}
+    assert [one.name for one in offered()] == sorted(one.name for one in offered()) and len(known) == len(offered()) >= 30
+    assert {*tables()} - {"en"} <= known.keys() and {"en-GB", "en-US"} <= known.keys()
+    assert [(known[code].name, known[code].own) for code in ("de", "el", "vi", "he")] == [
+        ("German", "Deutsch"), ("Greek", "Ελληνικά"), ("Vietnamese", "Tiếng Việt"), ("Hebrew", "עברית"),
+    ]  # fmt: skip
+    assert {code for code, one in known.items() if one.sentences} == {"en-US", "en-GB"}
+    assert known["de"].words and not known["de"].sentences and not known["ga"].words
+    for code in known:
+        assert Identity.model_validate({"name": "Q", "language": code}).language == code

@@ -230,3 +230,29 @@ def test_pages_say_where_they_stand(site: Site) -> None:
 def test_what_is_no_address_is_turned_away(site: Site, address: str) -> None:
     with pytest.raises(ValueError, match="no address of a site"):
         Frame.model_validate(site.frame.model_dump() | {"address": address})
+
+
+def header_of(html: str) -> str:
+    return html[html.index("<header") : html.index("</header>")]
+
+
+@pytest.mark.parametrize(("language", "twice"), [("en-GB", False), ("nb", True), ("de", True), ("el", True)])
+def test_the_header_names_a_page_once(language: str, twice: bool) -> None:
+    """Where the button has no words of its own, it is called as the page is, which then stands in no list beside it."""
+    site = plan(Identity(name="Q", language=language))
+    action = site.frame.header.content["action"]
+    contact = next(page for page in site.pages if f"page:{page.id}" == action["to"])
+    assert (action["label"] == contact.name) is twice
+    system = resolve(site.identity)
+    for page in site.pages:
+        html = render_page(site, system, page)
+        names = re.findall(r'<li><a href="[^"]*"(?: aria-current="page")?>([^<]*)</a>', header_of(html))
+        assert (contact.name in names) is not twice and len(names) == len(site.menu()) - twice
+        assert contact.name in html[html.index("<footer") :]
+
+
+def test_a_header_whose_only_page_is_that_of_its_button_keeps_it() -> None:
+    site = plan(Identity(name="Q", language="nb"))
+    hidden = [page.model_copy(update={"menu": page.id == "contact"}) for page in site.own_pages()]
+    site = Site(identity=site.identity, choices=site.choices, frame=site.frame, pages=hidden)
+    assert [page.id for page in site.header_menu()] == ["contact"]

@@ -1854,6 +1854,22 @@ export interface components {
             characters: string;
         };
         /**
+         * LanguageCard
+         * @description A language to write a site in: its name in English and in itself, and whether Formulon has words and sentences in it.
+         */
+        LanguageCard: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Own */
+            own: string;
+            /** Words */
+            words: boolean;
+            /** Sentences */
+            sentences: boolean;
+        };
+        /**
          * LastEffect
          * @description What the newest entry of the history reached; nothing where there is none.
          */
@@ -1923,6 +1939,8 @@ export interface components {
             system_forms: components["schemas"]["FormCard"][];
             /** Visions */
             visions: components["schemas"]["VisionCard"][];
+            /** Languages */
+            languages: components["schemas"]["LanguageCard"][];
         };
         /**
          * Links

@@ -6,8 +6,11 @@ import json
 from collections.abc import Mapping
 from functools import cache
 from pathlib import Path
+from typing import NamedTuple
 
 import icu
+
+from formulon.core.type.languages import LANGUAGES
 
 _FOLDER = Path(__file__).parent
 SENTENCES = "en"  # the language whose table is whole
@@ -42,6 +45,35 @@ class Phrases:
         if not self.known and key not in _names():
             return ""
         return str(self._words.get(key, "")).format(**parts)
+
+    def has(self, text: str) -> bool:
+        """Whether a text is one of these words as they stand."""
+        return text in self._words.values()
+
+
+class Offered(NamedTuple):
+    """A language in which a site can be written: its code, its name in English and in itself, and whether Formulon has words,
+    and whole sentences, in it."""
+
+    code: str
+    name: str
+    own: str
+    words: bool
+    sentences: bool
+
+
+@cache
+def offered() -> tuple[Offered, ...]:
+    """Languages to choose from, by name: those with words of Formulon's own or with letters in the library. English comes with
+    its regions, which spell apart. The names are CLDR's, by ICU."""
+    codes = {*tables(), *LANGUAGES} - {SENTENCES} | {f"{SENTENCES}-GB", f"{SENTENCES}-US"}
+    made = []
+    for code in codes:
+        locale, words = icu.Locale.forLanguageTag(code), phrases(code)
+        own = str(locale.getDisplayName(locale))
+        name = str(locale.getDisplayName(icu.Locale("en")))
+        made.append(Offered(code, name, own[:1].upper() + own[1:], words.known, words.language == SENTENCES))
+    return tuple(sorted(made, key=lambda one: one.name))
 
 
 @cache

@@ -5,6 +5,7 @@ import { Colors } from './Colors';
 import { Marks } from './Marks';
 import { Offers } from './Offers';
 import { Kept } from './Kept';
+import { SiteLanguage } from './SiteLanguage';
 import { Typefaces } from './Typefaces';
 
 /** What is settled: the brand's fixed facts, each edited where it stands. */
@@ -65,6 +66,7 @@ export function BrandFacet() {
             onSave={set('Place', 'place')}
           />
         </div>
+        <SiteLanguage />
         <Offers />
         <h3 className="identity-head">How to reach it</h3>
         <div className="identity-pair">

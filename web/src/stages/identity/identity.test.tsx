@@ -4,6 +4,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { answers, changesOf, draw, IDENTITY, refused, workbench } from '../../testing';
 import { LineList } from './brief/LineList';
 import { Colors } from './Colors';
+import { SiteLanguage } from './SiteLanguage';
 
 afterEach(() => vi.restoreAllMocks());
 
@@ -136,5 +137,45 @@ describe('lists of short texts', () => {
     list({ canWrite: false });
     expect(screen.getByLabelText('Pages wanted, another')).toBeDisabled();
     expect(screen.getAllByRole('button').filter((one) => !(one as HTMLButtonElement).disabled)).toEqual([]);
+  });
+});
+
+describe('the language of the site', () => {
+  const within = (language?: string) =>
+    workbench({ identity: { body: { ...IDENTITY, language }, revision: 1 } as never });
+  const choose = (option: string) => userEvent.selectOptions(screen.getByLabelText('Language of the site'), option);
+
+  it('is chosen by its name, and says what Formulon writes in it', async () => {
+    const { bench, unmount } = draw(<SiteLanguage />, { brand: within() });
+    expect(screen.getByLabelText('Language of the site')).toHaveValue('en-GB');
+    expect(screen.getByText(/^What Formulon writes/)).toBeInTheDocument();
+    await choose('Greek, Ελληνικά');
+    expect(changesOf(bench)).toEqual([['The site is in Greek', 'identity: add /language "el"']]);
+    unmount();
+    draw(<SiteLanguage />, { brand: within('el') });
+    expect(screen.getByText(/writes no sentences in it yet/)).toBeInTheDocument();
+  });
+
+  it('that Formulon has no words in says so', () => {
+    draw(<SiteLanguage />, { brand: within('is') });
+    expect(screen.getByText(/come in English until you write them/)).toBeInTheDocument();
+  });
+
+  it('can be any other, by its code', async () => {
+    const { bench } = draw(<SiteLanguage />, { brand: within('cy') });
+    expect(screen.getByLabelText('Language of the site')).toHaveValue('cy');
+    await choose('another, by its code…');
+    await userEvent.type(screen.getByLabelText('Code of the language'), 'fr-CA{Enter}');
+    expect(changesOf(bench)).toEqual([['The site is in fr-CA', 'identity: add /language "fr-CA"']]);
+    expect(screen.queryByLabelText('Code of the language')).toBeNull();
+  });
+
+  it('that it has already is no change, and is not a reviewer’s', async () => {
+    const { bench, unmount } = draw(<SiteLanguage />, { brand: within('el') });
+    await choose('Greek, Ελληνικά');
+    expect(changesOf(bench)).toEqual([]);
+    unmount();
+    draw(<SiteLanguage />, { brand: within('el'), canWrite: false });
+    expect(screen.getByLabelText('Language of the site')).toBeDisabled();
   });
 });

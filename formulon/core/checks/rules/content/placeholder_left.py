@@ -8,6 +8,7 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot, find_section, remove_section
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.model import PLACEHOLDER, Site
+from formulon.core.site.phrases import phrases
 from formulon.core.system.model import System
 
 _BRACKETS = re.compile(r"\[[^\[\]]+\]", re.DOTALL)
@@ -25,14 +26,25 @@ def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[
         return
     document, base, section = found
     parts = words.place.slot.split("/")
+    made = []
+    if parts[-1] != "label":
+        made.append(Proposal("Leave the text out", change_slot(site, words.place, None, None)))
     if parts[0] == "items" and len(section.content["items"]) > 1:
         path = pointer(*base, "content", "items", int(parts[1]))
-        yield Proposal("Take this card out", (Change(document=document, patch=[{"op": "remove", "path": path}]),))
-    if parts[-1] != "label":
-        yield Proposal("Leave the text out", change_slot(site, words.place, None, None))
+        made.append(Proposal("Take this card out", (Change(document=document, patch=[{"op": "remove", "path": path}]),)))
+        if not _says_more(site, section.content["items"][int(parts[1])], parts[2]):
+            made.reverse()
+    yield from made
     page = site.page(words.place.page)
     if page and len(page.sections) > 1:
         yield Proposal("Take the section out", remove_section(site, words.place))
+
+
+def _says_more(site: Site, item: Mapping[str, object], but: str) -> bool:
+    """Whether a card holds words of the brand besides those of one slot: no gap, and none of Formulon's own labels."""
+    own = phrases(site.identity.language)
+    texts = (value for name, value in item.items() if name != but and isinstance(value, str))
+    return any(PLACEHOLDER.sub("", text).strip() and not own.has(text) for text in texts)
 
 
 @rule(
