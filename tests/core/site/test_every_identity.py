@@ -80,6 +80,8 @@ def test_every_valid_identity_is_planned_built_and_checked(body: dict[str, Any])
     assert {name for name in files if name.endswith(".html")} == {"404.html", *(site.file_name(page) for page in site.pages)}
     assert len(site.pages) == len({page.id for page in site.pages})
     assert all(b"\0" not in data for name, data in files.items() if name.endswith(".html"))
+    for section in (section for page in site.pages for section in page.sections if section.kind == "hero"):
+        assert section.content.get("text") or "primary" not in section.content, "a button that follows from no words"
     report = check(predict(site, system), system)
     stops = {(one.rule, one.code, one.target, one.message) for one in report.findings if one.stops and one.rule not in _GAPS}
     assert not stops, stops
