@@ -22,7 +22,7 @@ from formulon.core.system.identity import (
     free_id,
     slug,
 )
-from formulon.core.type.alike import for_language
+from formulon.core.type.alike import defaults, for_language
 from formulon.core.type.library import families
 
 Action = Literal["accept", "lock", "unlock", "reject", "reopen"]
@@ -249,6 +249,9 @@ def _put_word(identity: Identity, field: str, value: str, only: str | None = Non
     }
     if len(value) > limits[field]:
         raise IdentityError(f"“{value[:40]}…” has {len(value)} characters; {limits[field]} are the most. Shorten it.")
+    faces = identity.typefaces
+    if field == "name" and (faces.heading, faces.body) == defaults(identity.language, identity.name):
+        faces.heading, faces.body = defaults(identity.language, value)
     setattr(holder, field, value)
 
 
