@@ -265,7 +265,7 @@ class _Plan:
         named = self.say("about_name", name=identity.name)
         heading = self.short((named, self.name_of("about")), "hero", "words")
         first, rest = self._beginning(own)
-        hero = {"heading": heading, "text": first}
+        hero: dict[str, Any] = {"heading": heading, "text": first}
         if first:  # a button alone beside a headline has nothing to follow from
             hero["primary"] = self.action(self.name_of("offer"), "offer")
         sections = [self.section("hero", "words", "tint", hero)]
