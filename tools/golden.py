@@ -190,10 +190,8 @@ def compare(job: tuple[Path, int]) -> tuple[int, dict[str, list[str]]]:
     found = {}
     for part in before.keys() | after.keys():
         if before.get(part) != after.get(part):
-            lines = [json.dumps(one.get(part), ensure_ascii=False, indent=1).splitlines() for one in (before, after)]
-            told = [
-                line for line in difflib.unified_diff(*lines, lineterm="", n=0) if not line.startswith(("---", "+++", "@@"))
-            ]
+            old, new = (json.dumps(one.get(part), ensure_ascii=False, indent=1).splitlines() for one in (before, after))
+            told = [line for line in difflib.unified_diff(old, new, lineterm="", n=0) if line[:2] not in ("--", "++", "@@")]
             found[part] = told[:SHOWN]
     return number, found
 
