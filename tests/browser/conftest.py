@@ -2,12 +2,16 @@
 
 import os
 import re
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from pathlib import Path
+from threading import Condition
+from typing import Any
 
 import pytest
 from django.conf import settings
 from django.contrib.auth.models import User
+from django.core.handlers.base import BaseHandler
+from django.db import connections
 from django.test import Client, override_settings
 from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
 
@@ -59,11 +63,46 @@ def demo(designer: User) -> str:
     return str(brand.pk)
 
 
+class Answering:
+    """How many requests are being answered. One whose browser has left goes on, and may still hold the database."""
+
+    def __init__(self) -> None:
+        self.count, self.changed = 0, Condition()
+
+    def around(self, answer: Callable[..., Any]) -> Callable[..., Any]:
+        def counted(handler: BaseHandler, request: Any) -> Any:
+            with self.changed:
+                self.count += 1
+            try:
+                return answer(handler, request)
+            finally:
+                connections.close_all()  # this thread's
+                with self.changed:
+                    self.count -= 1
+                    self.changed.notify_all()
+
+        return counted
+
+    def ended(self) -> None:
+        with self.changed:
+            assert self.changed.wait_for(lambda: self.count == 0, timeout=60), "a request is still being answered"
+
+
+@pytest.fixture(scope="session")
+def answering() -> Iterator[Answering]:
+    made, answer = Answering(), BaseHandler.get_response
+    BaseHandler.get_response = made.around(answer)  # type: ignore[method-assign]
+    yield made
+    BaseHandler.get_response = answer  # type: ignore[method-assign]
+
+
 @pytest.fixture
-def studio(live_server) -> Iterator[str]:  # type: ignore[no-untyped-def]
-    """The studio's address: `localhost`, while published sites stand at 127.0.0.1 on the same port."""
+def studio(live_server, transactional_db: None, answering: Answering) -> Iterator[str]:  # type: ignore[no-untyped-def]
+    """The studio's address: `localhost`, while published sites stand at 127.0.0.1 on the same port. The database is emptied
+    only when the last request was answered."""
     with override_settings(ALLOWED_HOSTS=["localhost", "127.0.0.1"]):
         yield f"http://localhost:{live_server.thread.port}"
+        answering.ended()
 
 
 def open_page(browser: Browser, quiet: bool = True) -> tuple[Page, list[str]]:

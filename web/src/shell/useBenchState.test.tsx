@@ -25,7 +25,7 @@ const drawn = vi.fn<(bench: Bench) => void>();
 
 /** The bench of a brand, under what asks for the brand, as the workbench's page has it. */
 function Opened() {
-  const { data } = useQuery<Workbench>({ queryKey: ['brand', 'one'], enabled: false });
+  const { data } = useQuery({ queryKey: ['brand', 'one'], queryFn: () => workbench('AA'), staleTime: Infinity });
   return data && <Drawn brand={data} />;
 }
 function Drawn({ brand }: { brand: Workbench }) {
