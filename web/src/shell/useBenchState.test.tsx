@@ -68,6 +68,37 @@ describe('a change of choices', () => {
     expect(policies()).toEqual(['AA', 'own']);
   });
 
+  it('is being saved from the moment at which it was asked for, until it is answered', async () => {
+    let finish: () => void = () => undefined;
+    const done = changed(
+      () => new Promise((resolve) => (finish = () => resolve({ data: workbench('own'), response: new Response() }))),
+    );
+    await vi.waitFor(() => expect(client.POST).toHaveBeenCalledTimes(2));
+    const saving = drawn.mock.calls.filter(([bench]) => bench.choices.policy === 'own').map(([bench]) => bench.saving);
+    expect(saving.length).toBeGreaterThan(0);
+    expect(saving).not.toContain(false);
+    finish();
+    await done;
+    expect(drawn.mock.lastCall?.[0].saving).toBe(false);
+  });
+
+  it('that waits for another is not said to be saved', async () => {
+    const answers: (() => void)[] = [];
+    const answer = () =>
+      new Promise((resolve) => answers.push(() => resolve({ data: workbench('own'), response: new Response() })));
+    const both = [changed(answer), vi.waitFor(() => expect(answers).toHaveLength(1))];
+    await both[1];
+    const change = drawn.mock.lastCall?.[0].change;
+    const second = change?.('Radius', [{ document: 'choices', patch: [{ op: 'add', path: '/radius', value: 3 }] }]);
+    answers[0]?.();
+    await both[0];
+    expect(drawn.mock.lastCall?.[0].saving).toBe(true);
+    await vi.waitFor(() => expect(answers).toHaveLength(2));
+    answers[1]?.();
+    await second;
+    await vi.waitFor(() => expect(drawn.mock.lastCall?.[0].saving).toBe(false));
+  });
+
   it('that is refused is taken back', async () => {
     const error = { title: 'No.', code: 'refused' };
     await changed(() => Promise.resolve({ error, response: new Response('', { status: 422 }) }));

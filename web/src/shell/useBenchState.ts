@@ -36,7 +36,9 @@ export function useBenchState(brand: Workbench) {
   const queries = useQueryClient();
   const [draftChoices, setDraftChoices] = useState<Choices | null>(null);
   const [draftSystem, setDraftSystem] = useState<Resolved | null>(null);
-  const [saving, setSaving] = useState(false);
+  /** How many writes were asked for and are not answered yet. */
+  const [writes, setWrites] = useState(0);
+  const saving = writes > 0;
   const [error, setError] = useState<string | null>(null);
   const [notice, setNotice] = useState<Notice>(null);
   const [stale, setStale] = useState<StaleChange | null>(null);
@@ -139,6 +141,7 @@ export function useBenchState(brand: Workbench) {
 
   const change = useCallback(
     (label: string, changes: Change[]) => {
+      setWrites((count) => count + 1);
       // What is shown of a drag ends with this change, unless the drag goes on meanwhile.
       const move = moves.current;
       const restyles = changes.every((one) => one.document === 'choices');
@@ -157,7 +160,6 @@ export function useBenchState(brand: Workbench) {
         showLatest();
       }
       return inOrder(async () => {
-        setSaving(true);
         setError(null);
         setNotice(null); // its “Undo” would take back this change, not the one that it speaks of
         // The pages are restyled first: to store takes the same processors ten times as long.
@@ -187,7 +189,7 @@ export function useBenchState(brand: Workbench) {
           endDraft();
           return false;
         } finally {
-          setSaving(false);
+          setWrites((count) => count - 1);
         }
       });
     },
