@@ -43,6 +43,18 @@ def test_a_patch_that_does_not_fit_is_refused_in_words(brand: Brand, anna: Api) 
     assert answer.status_code == 422 and "is not a colour" in answer.json()["title"]
 
 
+def test_of_choices_that_have_changed_meanwhile_no_reach_is_told(brand: Brand, anna: Api) -> None:
+    """The interface asks for what it shows while a change is on its way."""
+    anna.change(brand, "choices", 1, {"op": "add", "path": "/wires/paper~1link", "value": "night"})
+    patch = [{"op": "remove", "path": "/wires/paper~1link"}]
+    told = anna.post(f"brands/{brand.pk}/effect", {"patch": patch, "revision": 2})
+    assert told.status_code == 200 and told.json()["effect"]["tokens"]
+    anna.undo(brand)
+    late = anna.post(f"brands/{brand.pk}/effect", {"patch": patch, "revision": 2})
+    assert (late.status_code, late.json()["effect"]) == (200, None)
+    assert anna.post(f"brands/{brand.pk}/effect", {"patch": patch}).status_code == 422
+
+
 def test_a_draft_holds_only_what_differs(brand: Brand, anna: Api) -> None:
     stored = anna.get(f"brands/{brand.pk}").json()
     choices = stored["choices"]["body"] | {"radius": 11}

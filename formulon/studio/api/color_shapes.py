@@ -13,6 +13,10 @@ from formulon.studio.api.shapes import Shape
 
 class EffectRequest(Shape):
     patch: list[dict[str, Any]] = Field(min_length=1, max_length=40, description="A JSON Patch on the choices.")
+    revision: int | None = Field(
+        default=None,
+        description="That of the choices which the patch is for. Of others nothing is said: they have changed meanwhile.",
+    )
 
 
 class LastEffect(Shape):

@@ -83,7 +83,7 @@ class EffectView(View):
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id)
         wanted = colors.EffectRequest.model_validate(request.data)
-        return answer(colors.LastEffect(label="", effect=effects.of_patch(brand, wanted.patch)))
+        return answer(colors.LastEffect(label="", effect=effects.of_patch(brand, wanted.patch, wanted.revision)))
 
 
 class SystemFileView(View):

@@ -14,8 +14,11 @@ from formulon.studio.services import history, sites
 AREA_WIDTH = 1280
 
 
-def of_patch(brand: Brand, patch: list[dict[str, Any]]) -> Effect:
-    """What a patch on the choices would reach. Nothing is stored."""
+def of_patch(brand: Brand, patch: list[dict[str, Any]], revision: int | None = None) -> Effect | None:
+    """What a patch on the choices would reach; None where those of the given revision are no longer the newest. Nothing is
+    stored."""
+    if revision is not None and not brand.documents.filter(name="choices", revision=revision).exists():
+        return None
     site = sites.load(brand)
     choices = Choices.model_validate(patched("choices", site.choices.model_dump(), patch))
     return effect(site, site.with_choices(choices), sites.blob_of(brand))

@@ -217,12 +217,15 @@ export function useLastEffect(brandId: string, stamp: string) {
 }
 
 /** What a patch on the choices would reach. */
-export function useEffectOf(brandId: string, stamp: string, patch: Operation[]) {
+export function useEffectOf(brandId: string, stamp: string, patch: Operation[], revision: number) {
   return useQuery({
     queryKey: ['effect of', brandId, stamp, patch],
     queryFn: () =>
       unwrap(
-        client.POST('/api/brands/{brand_id}/effect', { params: { path: { brand_id: brandId } }, body: { patch } }),
+        client.POST('/api/brands/{brand_id}/effect', {
+          params: { path: { brand_id: brandId } },
+          body: { patch, revision },
+        }),
       ),
   });
 }

@@ -1361,6 +1361,12 @@ export interface components {
             patch: {
                 [key: string]: unknown;
             }[];
+            /**
+             * Revision
+             * @description That of the choices which the patch is for. Of others nothing is said: they have changed meanwhile.
+             * @default null
+             */
+            revision: number | null;
         };
         /** @enum {string} */
         ElevationEnum: "none" | "soft" | "crisp";

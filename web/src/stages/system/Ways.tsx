@@ -26,7 +26,7 @@ function Way({ conflict, way, taken }: WayProps) {
   const { brand, choices, change, canWrite, draft, endDraft } = useBench();
   useEffect(() => endDraft, [endDraft]);
   const patch = way.patch as Operation[];
-  const effect = useEffectOf(brand.id, stampOf(brand), patch);
+  const effect = useEffectOf(brand.id, stampOf(brand), patch, brand.choices.revision);
   const what = conflict.ink ? `${conflict.ink} on ${conflict.ground}` : conflict.path;
   const take = async () => {
     if (await change(`${way.label}: ${what}`, [{ document: 'choices', patch }])) taken(way.label);
