@@ -159,17 +159,18 @@ def made(number: int) -> dict[str, Any]:
         ],
         "counts": report.counts,
         "reach": {path: [str(use) for use in uses] for path, uses in reach(site, system, facts).items()},
-        "files": {name: text(data) for name, data in sorted(files.items())},
-        "preview": preview.splitlines(),
+        "files": {name: lines_of(name, data) for name, data in sorted(files.items())},
+        "preview": sorted(preview.splitlines()),
     }
 
 
-def text(data: bytes) -> list[str]:
-    """The lines of a file; of what is no text, how long it is."""
+def lines_of(name: str, data: bytes) -> list[str]:
+    """The lines of a file, those of a style sheet in alphabetical order; of what is no text, how long it is."""
     try:
-        return data.decode().splitlines()
+        lines = data.decode().splitlines()
     except UnicodeDecodeError:
         return [f"{len(data)} bytes"]
+    return sorted(lines) if name.endswith(".css") else lines
 
 
 def file_of(folder: Path, number: int) -> Path:

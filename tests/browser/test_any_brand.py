@@ -12,7 +12,8 @@ import pytest
 from hypothesis import HealthCheck, Phase, given, settings
 from playwright.sync_api import Browser, Page, expect
 
-from formulon.core.site.catalogue import CATALOGUE, Slot
+from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.kind import Slot
 from formulon.core.site.model import FRAME, Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render

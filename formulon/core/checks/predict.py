@@ -21,9 +21,9 @@ from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.color.treatment import Treatment
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import on_card
-from formulon.core.site.catalogue import Box, Slot, card_ground
 from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, px
 from formulon.core.site.header import name_room, name_scale, rows
+from formulon.core.site.kind import Box, Slot, card_ground
 from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
 from formulon.core.site.render import WIDTHS, names_beside
 from formulon.core.site.setting import HEADINGS, set_in, step_of

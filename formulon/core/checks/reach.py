@@ -13,10 +13,10 @@ from functools import cache
 from formulon.core.checks.facts import Fact, PictureFact, Place, TextRun
 from formulon.core.site import pictures
 from formulon.core.site.cards import card_count
-from formulon.core.site.catalogue import card_ground
+from formulon.core.site.catalogue import kind_css
+from formulon.core.site.kind import card_ground
 from formulon.core.site.model import Section, Site
 from formulon.core.site.motif import places
-from formulon.core.site.sheets import section_css
 from formulon.core.system.choices import Choices
 from formulon.core.system.model import System
 from formulon.core.type.ink import ink_area
@@ -178,7 +178,7 @@ def _lines(section: Section, choices: Choices) -> int:
 @cache
 def _measures(kind: str) -> frozenset[str]:
     """Paths of the measures that a kind's style sheet names: space/4, shape/radius."""
-    names = _GLOBAL.findall(section_css(kind))
+    names = _GLOBAL.findall(kind_css(kind))
     return frozenset(name.replace("-", "/", 1) for name in names)
 
 

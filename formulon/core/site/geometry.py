@@ -2,7 +2,7 @@
 
 import math
 
-from formulon.core.site.catalogue import Box
+from formulon.core.site.kind import Box
 from formulon.core.site.model import Section
 from formulon.core.system.model import System
 from formulon.core.type.fit import cased

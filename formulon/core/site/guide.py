@@ -13,7 +13,7 @@ from formulon.core.site.matrix import grounds_in_use, matrix_css, matrix_names, 
 from formulon.core.site.model import Site
 from formulon.core.site.printing import page_feet
 from formulon.core.site.render import Preview, address_of, environment, favicon
-from formulon.core.site.sheets import section_css, used_in
+from formulon.core.site.sheets import shared_css, used_in
 from formulon.core.system.choices import STEPS
 from formulon.core.system.css import drawn_css, tokens_css
 from formulon.core.system.identity import BrandColor, Mark
@@ -61,7 +61,7 @@ class MarkRow:
 
 
 def guide_css() -> str:
-    return "\n".join((matrix_css(), section_css("guide")))
+    return "\n".join((matrix_css(), shared_css("guide")))
 
 
 def guide_page(site: Site, system: System, preview: Preview | None = None) -> str:
@@ -69,7 +69,7 @@ def guide_page(site: Site, system: System, preview: Preview | None = None) -> st
     scheme = (preview.scheme if preview else None) or system.schemes[0]
     css = tokens = ""
     if preview:
-        tokens = drawn_css(system, scheme, matrix_names() | used_in(section_css("guide")))
+        tokens = drawn_css(system, scheme, matrix_names() | used_in(shared_css("guide")))
         css = fonts.preview_rules(site, preview.font_path, preview.own_font_path) + guide_css() + motif.motif_css(site, system)
     identity = site.identity
     share, clear_why = clear_space(identity)

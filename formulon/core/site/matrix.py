@@ -6,11 +6,11 @@ from functools import cache
 from markupsafe import Markup
 
 from formulon.core.site import fonts
-from formulon.core.site.catalogue import card_ground
 from formulon.core.site.icons import icon
+from formulon.core.site.kind import card_ground
 from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, environment
-from formulon.core.site.sheets import section_css, site_css, used_in
+from formulon.core.site.sheets import shared_css, site_css, used_in
 from formulon.core.system.buttons import VARIANTS
 from formulon.core.system.choices import GROUNDS
 from formulon.core.system.css import drawn_css
@@ -23,7 +23,7 @@ STATES = ("rest", "hover", "pressed", "focus", "disabled", "busy")
 @cache
 def matrix_css() -> str:
     """The pages' own style sheet, that of fields and cards, and that of the matrix."""
-    return "\n".join((site_css(), section_css("parts"), section_css("matrix")))
+    return "\n".join((site_css(), shared_css("parts"), shared_css("matrix")))
 
 
 @cache

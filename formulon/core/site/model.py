@@ -5,7 +5,8 @@ from typing import Annotated, Any, Literal, Self
 
 from pydantic import AfterValidator, Field, PrivateAttr, field_validator, model_validator
 
-from formulon.core.site.catalogue import CATALOGUE, Kind, Slot
+from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.kind import Kind, Slot
 from formulon.core.system.choices import Choices, GroundName
 from formulon.core.system.identity import CONTROLS, Identity, Model
 

@@ -5,7 +5,7 @@ from functools import cache
 from pathlib import Path
 
 from formulon.core.site import motif
-from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.catalogue import CATALOGUE, kind_css
 from formulon.core.site.header import header_css
 from formulon.core.site.model import Picture, Site
 from formulon.core.site.setting import HEADINGS, set_in, step_of
@@ -19,12 +19,12 @@ _FOLDER = Path(__file__).parent
 @cache
 def site_css() -> str:
     """The style sheet of all sections; every visual value in it is a token."""
-    return "\n".join(section_css(name) for name in ("base", *CATALOGUE))
+    return "\n".join([shared_css("base"), *(kind_css(name) for name in CATALOGUE)])
 
 
 def style_css(site: Site, system: System) -> str:
     """The style sheet of all sections with what is measured for the site: the rows of its header and its motif."""
-    return site_css() + header_css(section_css("header_rows"), site, system) + motif.motif_css(site, system)
+    return site_css() + header_css(shared_css("header_rows"), site, system) + motif.motif_css(site, system)
 
 
 @cache
@@ -44,9 +44,9 @@ def preview_tokens(system: System, scheme: Scheme) -> str:
 
 
 @cache
-def section_css(kind: str) -> str:
-    """The style sheet of one kind of section, or of "base"."""
-    return (_FOLDER / "styles" / f"{kind}.css").read_text(encoding="utf-8")
+def shared_css(name: str) -> str:
+    """A style sheet that all kinds share, by its name."""
+    return (_FOLDER / "styles" / f"{name}.css").read_text(encoding="utf-8")
 
 
 def placed_css(site: Site) -> str:

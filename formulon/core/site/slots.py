@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 from typing import Any
 
-from formulon.core.site.catalogue import Slot
+from formulon.core.site.kind import Slot
 from formulon.core.site.model import Section
 
 

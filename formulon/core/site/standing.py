@@ -4,8 +4,8 @@ the left. A browser test holds this against Chromium."""
 from dataclasses import dataclass, replace
 
 from formulon.core.site.behind import TextBlock
-from formulon.core.site.catalogue import Box
 from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, content_width, px
+from formulon.core.site.kind import Box
 from formulon.core.site.model import PLACEHOLDER, Section
 from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.system.model import System

@@ -16,8 +16,8 @@ from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.cards import on_card
-from formulon.core.site.catalogue import card_ground
 from formulon.core.site.header import name_scale, rows
+from formulon.core.site.kind import card_ground
 from formulon.core.site.model import Site
 from formulon.core.site.pictures import SWEEP, seen_on
 from formulon.core.site.sheets import preview_tokens
