@@ -16,12 +16,13 @@ from formulon.core.checks.facts import Target, TextRun, TextsOnPicture
 from formulon.core.checks.predict import predict
 from formulon.core.site.behind import profile
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.geometry import box_of, box_width
 from formulon.core.site.model import FRAME, Asset, Rendition, Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import WIDTHS, render
+from formulon.core.site.sheets import style_css, used_names
 from formulon.core.site.standing import stand
 from formulon.core.system.choices import Choices
+from formulon.core.system.css import tokens_css
 from formulon.core.system.resolve import resolve
 from tests.browser.conftest import AXE, ROOT
 from tests.conftest import quillmoor_identity, quillmoor_pictures
@@ -157,38 +158,6 @@ def test_predicted_facts_are_what_chromium_shows(site: Site, folder: Path, tab: 
     assert wrong_lines == 0, f"{wrong_lines} of {total} texts at {width}"
 
 
-BOXES = """() => [...document.querySelectorAll('.cards-list')].map(list => [...list.children].map(card =>
-  [...card.querySelectorAll('h3,.cards-text p')].map(e => e.getBoundingClientRect().width)))"""
-
-
-@pytest.mark.parametrize("style", ["plain", "lined", "solid"])
-def test_boxes_of_cards_are_as_wide_as_predicted(tab: Page, tmp_path: Path, style: str) -> None:
-    """Every number of cards in both layouts with columns, at every width of the sheet and between."""
-    choices = Choices.model_validate({"cards": style})
-    sections = [
-        Section(
-            id=f"{layout}-{count}", kind="cards", layout=layout,
-            content={"items": [{"title": f"Card {number}", "text": "word " * 40} for number in range(count)]},
-        )
-        for layout in ("lead", "terrace", "ledger") for count in range(1, 13)
-    ]  # fmt: skip
-    made = plan(quillmoor_identity(), choices)
-    made = made.model_copy(update={"pages": [made.pages[0].model_copy(update={"sections": sections})]})
-    system = resolve(made.identity, choices)
-    for name, data in render(made, system).items():
-        (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
-        (tmp_path / name).write_bytes(data)
-    for width in (*WIDTHS, 1023, 1024):
-        show(tab, tmp_path, "index.html", width)
-        for section, cards in zip(sections, tab.evaluate(BOXES), strict=True):
-            for index, seen in enumerate(cards):
-                for slot, wide in zip(("title", "text"), seen, strict=True):
-                    step = system.steps["h3" if slot == "title" else "body"]
-                    box = box_of(section, f"items/{index}/{slot}", width)
-                    expected = box_width(system, box, width, step.size(width))
-                    assert wide == pytest.approx(expected, abs=0.6), (section.id, index, slot, width)
-
-
 def test_predicted_targets_are_what_chromium_shows(site: Site, folder: Path, tab: Page) -> None:
     system = resolve(site.identity, site.choices)
     for width in (360, 1280):
@@ -231,12 +200,12 @@ def test_grain_is_seen_and_leaves_a_photograph_as_light_as_it_was(tmp_path: Path
     for grain in (0.0, 0.6):
         choices = Choices.model_validate({"grain": grain})
         site = plan(quillmoor_identity(), choices)
-        for name, data in render(site, resolve(site.identity, choices)).items():
-            if name.endswith(".css"):
-                (tmp_path / name).write_bytes(data)
+        system = resolve(site.identity, choices)
+        (tmp_path / "tokens.css").write_text(tokens_css(system, used_names()))
+        (tmp_path / "site.css").write_text(style_css(site, system, whole=True))
         (tmp_path / "page.html").write_text(
             "<!doctype html><link rel=stylesheet href=tokens.css><link rel=stylesheet href=site.css>"
-            f"<body class='pictures-natural {'pictures-grained' if grain else ''}'><div class='picture picture--card picture--photo'>"
+            f"<body class='pictures-natural {'pictures-grained' if grain else ''}'><div class='picture picture--photo'>"
             "<img src=photo.png></div>"
         )
         tab.set_viewport_size({"width": 400, "height": 300})
@@ -250,7 +219,7 @@ def test_grain_is_seen_and_leaves_a_photograph_as_light_as_it_was(tmp_path: Path
 # Each line of the texts that stand on a picture: words, left edge, the middle of its box, in px of the section.
 LINES = """() => [...document.querySelectorAll('.hero--backcloth')].map(section => {
   const box = section.getBoundingClientRect();
-  const lines = [...section.querySelectorAll('.wrap > .i-heading, .wrap > .i-body')].map(e => {
+  const lines = [...section.querySelectorAll('.region > .i-heading, .region > .i-body')].map(e => {
     const walker = document.createTreeWalker(e, NodeFilter.SHOW_TEXT), found = [];
     while (walker.nextNode()) {
       const node = walker.currentNode;
@@ -333,7 +302,7 @@ def test_pixels_behind_texts_are_what_chromium_paints(
         (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)
         (tmp_path / name).write_bytes(data)
     show(tab, tmp_path, "index.html", width)
-    tab.add_style_tag(content=".hero--backcloth .wrap>*{opacity:0}")
+    tab.add_style_tag(content=".hero--backcloth .region>:not(.picture){opacity:0}")
     tab.wait_for_function("document.querySelector('.hero--backcloth img').complete")
     shot = np.asarray(Image.open(io.BytesIO(tab.locator(".hero--backcloth").screenshot())).convert("RGB")).astype(int)
     (fact,) = [f for f in predict(site, system, [site.pages[0]], lambda _: out.getvalue()) if isinstance(f, TextsOnPicture)]

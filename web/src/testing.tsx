@@ -59,8 +59,20 @@ export const LIBRARY = {
       id: 'hero',
       label: 'Hero',
       layouts: [
-        { id: 'words', label: 'Words only', about: 'Words', on_picture: '' },
-        { id: 'split', label: 'Split', about: 'Words beside a picture', on_picture: '' },
+        {
+          id: 'words',
+          label: 'Words only',
+          about: 'Words',
+          on_picture: '',
+          sketch: [{ x: 3, y: 4, width: 20, height: 3, what: 'heading' }],
+        },
+        {
+          id: 'split',
+          label: 'Split',
+          about: 'Words beside a picture',
+          on_picture: '',
+          sketch: [{ x: 3, y: 4, width: 20, height: 3, what: 'heading' }],
+        },
       ],
       slots: [
         { path: 'heading', label: 'Heading', type: 'text' },
@@ -73,7 +85,15 @@ export const LIBRARY = {
     {
       id: 'offering',
       label: 'Offering',
-      layouts: [{ id: 'row', label: 'Row', about: '', on_picture: '' }],
+      layouts: [
+        {
+          id: 'row',
+          label: 'Row',
+          about: '',
+          on_picture: '',
+          sketch: [{ x: 3, y: 4, width: 20, height: 3, what: 'heading' }],
+        },
+      ],
       slots: [
         { path: 'heading', label: 'Heading', type: 'text' },
         { path: 'items', label: 'Cards', type: 'items' },

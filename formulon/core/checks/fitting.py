@@ -90,7 +90,10 @@ def largest(site: Site, system: System, step: str, lines: int = MOST_LINES, widt
     def holds(size: float) -> bool:
         for section, path, value in texts:
             put, scale = set_in(system, section, path, value, language)
-            room = box_width(system, box_of(section, path, width), width, size * scale)
+            box = box_of(section, path, width)
+            if box is None:
+                continue
+            room = box_width(system, box, width, size * scale)
             text = encoded(cased(put, of.case, language))
             if fit(of.family, of.weight, text, size * scale, room, of.tracking, language, True).lines > lines:
                 return False

@@ -21,9 +21,9 @@ from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.color.treatment import Treatment
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import on_card
-from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, px
+from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px
 from formulon.core.site.header import name_room, name_scale, rows
-from formulon.core.site.kind import Box, Slot, card_ground
+from formulon.core.site.kind import Slot, card_ground
 from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
 from formulon.core.site.render import WIDTHS, names_beside
 from formulon.core.site.setting import HEADINGS, set_in, step_of
@@ -48,19 +48,25 @@ def predict_section(site: Site, system: System, page: Page, section: Section, op
     return list(_Prediction(site, system, open_blob).section(page, section))
 
 
-def predict(site: Site, system: System, pages: list[Page] | None = None, open_blob: OpenBlob | None = None) -> list[Fact]:
-    """All facts of the given pages, or of every page, in the order of the site. `open_blob` gives the bytes of a
-    photograph by its SHA-256; without it, what a text on a photograph has cannot be told."""
-    work = _Prediction(site, system, open_blob)
+def predict(
+    site: Site,
+    system: System,
+    pages: list[Page] | None = None,
+    open_blob: OpenBlob | None = None,
+    widths: tuple[int, ...] = WIDTHS,
+) -> list[Fact]:
+    """All facts of the given pages, or of every page, in the order of the site, at viewport widths in px. `open_blob` gives the
+    bytes of a photograph by its SHA-256; without it, what a text on a photograph has cannot be told."""
+    work = _Prediction(site, system, open_blob, widths)
     return [fact for page in (site.pages if pages is None else pages) for fact in work.page(page)]
 
 
 class _Prediction:
-    def __init__(self, site: Site, system: System, open_blob: OpenBlob | None) -> None:
-        self.site, self.system, self.open_blob = site, system, open_blob
+    def __init__(self, site: Site, system: System, open_blob: OpenBlob | None, widths: tuple[int, ...] = WIDTHS) -> None:
+        self.site, self.system, self.open_blob, self.widths = site, system, open_blob, widths
         self.policy, self.language = policy_of(site.choices), site.identity.language
-        self.sizes = {name: {w: step.size(w) for w in WIDTHS} for name, step in system.steps.items()}
-        self.small_space = {w: px(system, "space/4", w) for w in WIDTHS}
+        self.sizes = {name: {w: step.size(w) for w in self.widths} for name, step in system.steps.items()}
+        self.small_space = {w: px(system, "space/4", w) for w in self.widths}
         self.least = px(system, "button/least", 360)
         self.colors: dict[tuple[str, str], list[tuple[Scheme, str, str]]] = {}
         self.links_known: dict[tuple[str, int, int], tuple[float, float]] = {}
@@ -78,10 +84,11 @@ class _Prediction:
         footer, contact = self.site.frame.footer, self.site.identity.contact
         yield from self.section(page, footer)
         yield from self.name(page, footer)
-        across = footer.layout == "line"
-        yield from self.links(page, footer, [p.name for p in (self.site.pages[0], *self.site.menu())], across, "links")
+        regions = footer.catalogue.layouts[footer.layout].regions
+        names = [p.name for p in (self.site.pages[0], *self.site.menu())]
+        yield from self.links(page, footer, names, regions["links"].flow == "row", "links")
         ways = [way for way in (contact.email, contact.phone) if way]
-        yield from self.links(page, footer, ways, across, "contact")
+        yield from self.links(page, footer, ways, regions["contact"].flow == "row", "contact")
 
     def header(self, page: Page) -> Iterator[Fact]:
         section = self.site.frame.header
@@ -90,12 +97,12 @@ class _Prediction:
         mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
         if mark:
             width, height = size_of(mark)
-            heights = {viewport: px(self.system, "mark/header-height", viewport) for viewport in WIDTHS}
+            heights = {viewport: px(self.system, "mark/header-height", viewport) for viewport in self.widths}
             sizes = {viewport: (max(_HOME, high * width / height), max(_HOME, high)) for viewport, high in heights.items()}
         else:
             step = self.system.steps["h3"]
             wide = text_width(step.family, step.weight, self.site.identity.name, step.small, step.tracking)
-            sizes = dict.fromkeys(WIDTHS, (max(_HOME, wide), _HOME))
+            sizes = dict.fromkeys(self.widths, (max(_HOME, wide), _HOME))
         place = Place(page.id, section.id, "mark")
         yield Target(place, self.site.identity.name, "mark", sizes, 0, 0)
         yield from self.name(page, section)
@@ -113,10 +120,13 @@ class _Prediction:
                 size = sizes[width] = whole * (scale if width < GRID_FROM else 1.0)
                 if mark is not None:
                     continue
+                room: float | None
                 if section.kind == HEADER:
                     room = name_room(self.site, self.system, width, self.rows)
                 else:
                     room = self.room(box_of(section, "mark", width), width, size)
+                    if room is None:
+                        continue
                 fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, self.language, False)
             yield from self.runs(place, name, "span", "h3", section.ground, "heading", fits, sizes)
 
@@ -129,7 +139,8 @@ class _Prediction:
             fits = {}
             for width, size in self.sizes["label"].items():
                 room = self.room(box_of(section, where, width), width, size)
-                fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, self.language, False)
+                if room is not None:
+                    fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, self.language, False)
             yield from self.runs(place, name, "a", "label", section.ground, "body", fits)
             sizes = {width: self.link_size(name, width, fits[width]) for width in fits}
             yield Target(place, name, "link", sizes, self.small_space[360] if across else 0.0, 0.0)
@@ -147,15 +158,16 @@ class _Prediction:
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
         layout = section.catalogue.layouts[section.layout]
-        standing: list[TextRun] = []
+        standing, cards = list[TextRun](), on_card(section, self.site.choices)
         for path, (slot, value) in slot_values(section).items():
-            parts = path.split("/")
-            general = f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else path
-            ground = card_ground(section.ground) if general in on_card(section, self.site.choices) else section.ground
+            own = general(path)
+            if own not in layout.drawn:
+                continue  # kept for another layout
+            ground = card_ground(section.ground) if own in cards else section.ground
             place = Place(page.id, section.id, path)
             if slot.type == "text":
                 yield Words(place, slot.label, value)
-                on_picture = general in layout.on_picture and self.has_picture(section)
+                on_picture = own in layout.on_picture and self.has_picture(section)
                 for run in self.text(place, section, slot, value, ground):
                     made = replace(run, on_picture=True) if on_picture else run
                     standing += [made] if on_picture else []
@@ -179,7 +191,7 @@ class _Prediction:
         picture = Picture.model_validate(section.content["picture"])
         behind = backdrop(self.site, picture, self.open_blob)
         focus = (picture.focus.x, picture.focus.y)
-        boxes = {width: stand(self.system, section, width, self.language) for width in WIDTHS} if behind else {}
+        boxes = {width: stand(self.system, section, width, self.language) for width in self.widths} if behind else {}
         paints: dict[str, tuple[RGB, ...]] = {scheme: self.paints(scheme) for scheme in self.system.schemes}
         ways: dict[str, Treatment] = {scheme: self.treatment(scheme) for scheme in self.system.schemes}
         texts = []
@@ -213,9 +225,11 @@ class _Prediction:
         fits = {}
         drawn, headline = emphasis.encoded(cased(put, step.case, self.language)), name in HEADINGS
         sizes = self.sizes[name] if scale == 1 else {width: size * scale for width, size in self.sizes[name].items()}
-        for width in WIDTHS:
+        for width in self.widths:
             size = sizes[width]
             room = self.room(box_of(section, place.slot, width), width, size)
+            if room is None:
+                continue
             fits[width] = fit(step.family, step.weight, drawn, size, room, step.tracking, self.language, headline)
         unwritten = marked != value
         for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits, sizes):
@@ -253,8 +267,10 @@ class _Prediction:
         ]
         return found
 
-    def room(self, box: Box, width: int, size: float) -> float:
-        """Width in px of a box, worked out once."""
+    def room(self, box: Box | None, width: int, size: float) -> float | None:
+        """Width in px of a box, worked out once; None where there is none to be told."""
+        if box is None:
+            return None
         key = (box, width, size)
         if key not in self.rooms:
             self.rooms[key] = box_width(self.system, box, width, size)
@@ -271,15 +287,15 @@ class _Prediction:
             and section.kind != "header"
             and slot.variant != "text"
         ):
-            layout = section.catalogue.layouts[section.layout]
-            wide = box_width(self.system, layout.phone_boxes.get("heading", Box()), width, 0)
+            box = box_of(section, place.slot, width)
+            wide = self.room(box, width, 0) or wide
         return wide, high
 
     def action(self, place: Place, section: Section, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
         label, to = value["label"], value["to"]
         for state in _STATES:
             yield from self.runs(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
-        sizes = {width: self.action_size(place, section, slot, label, width) for width in WIDTHS}
+        sizes = {width: self.action_size(place, section, slot, label, width) for width in self.widths}
         gap = px(self.system, "space/3", 360)
         yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
         alive = bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)

@@ -13,10 +13,11 @@ from functools import cache
 from formulon.core.checks.facts import Fact, PictureFact, Place, TextRun
 from formulon.core.site import pictures
 from formulon.core.site.cards import card_count
-from formulon.core.site.catalogue import kind_css
+from formulon.core.site.catalogue import CATALOGUE, kind_file
 from formulon.core.site.kind import card_ground
 from formulon.core.site.model import Section, Site
 from formulon.core.site.motif import places
+from formulon.core.site.sheets import layouts_css, shared_css, sheet_of
 from formulon.core.system.choices import Choices
 from formulon.core.system.model import System
 from formulon.core.type.ink import ink_area
@@ -136,8 +137,9 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
     cards = card_count(section, choices)
     if cards:
         found[f"ground/{card_ground(section.ground)}/background"][at] += cards
-    if (section.kind, section.layout) == ("cards", "lead"):
-        found["card/style"][at] += len(section.content.get("items", []))
+    layout = section.catalogue.layouts[section.layout]
+    if layout.styled and layout.collection:
+        found["card/style"][at] += len(section.content.get(layout.collection[0], []))
     lines = _lines(section, choices)
     if lines:
         found[f"ground/{section.ground}/line"][at] += lines
@@ -149,10 +151,10 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
             found["mark/clear-space"][at] += bool(chosen.plate or choices.logo.name_beside)
         found[f"ground/{section.ground}/focus"][at] += section.kind == "header"
         found[f"ground/{section.ground}/focus-inner"][at] += section.kind == "header"
-    if section.kind == "call_to_action" and section.layout == "sweep" and not found["motif/large"][at]:
+    if "arcs" in layout.drawn and not found["motif/large"][at]:
         for number in set(pictures.seen_on(system, section.ground, pictures.SWEEP)):
             found[f"picture/{number}"][at] += 1
-    for path in _measures(section.kind) & system.tokens.keys():
+    for path in _measures(*sheet_of(section)) & system.tokens.keys():
         found[path][at] += 1
         part = path.removeprefix("shape/").removesuffix("-radius")
         found["shape/radius"][at] += path.endswith("-radius") and getattr(choices.corners, part, 0) is None
@@ -167,19 +169,24 @@ def _motif(found: dict[str, Counter[tuple[str, str]]], page: str, section: Secti
 
 def _lines(section: Section, choices: Choices) -> int:
     """How many elements of a section are ruled with the line ink."""
-    if section.kind == "header":
-        return 1
-    if section.kind == "footer":
-        return int(bool(section.content.get("note")))
-    ruled = section.layout == "ledger" or (section.layout == "lead" and choices.cards == "lined")
-    return len(section.content.get("items", [])) if section.kind == "cards" and ruled else 0
+    layout, slots = section.catalogue.layouts[section.layout], section.catalogue.slots
+    regions = [one for one in layout.regions.values() if one.ruled]
+    ruled = sum(any(slot not in slots or section.content.get(slot) for slot in one.slots) for one in regions)
+    if layout.measured:
+        return 1  # under its menu, or around its row of names
+    if layout.collection is None:
+        return ruled
+    name, _, items = layout.collection
+    lined = items.ruled or (items.card == "site" and choices.cards == "lined")
+    return ruled + (len(section.content.get(name, [])) if lined else 0)
 
 
 @cache
-def _measures(kind: str) -> frozenset[str]:
-    """Paths of the measures that a kind's style sheet names: space/4, shape/radius."""
-    names = _GLOBAL.findall(kind_css(kind))
-    return frozenset(name.replace("-", "/", 1) for name in names)
+def _measures(kind: str, layout: str, count: int) -> frozenset[str]:
+    """Paths of the measures that the style sheet of a layout names: space/4, shape/radius."""
+    css = layouts_css(frozenset({(kind, layout, count)})) + (kind_file("header", "rows.css") if kind == "header" else "")
+    css += shared_css("cards") if CATALOGUE[kind].layouts[layout].styled else ""
+    return frozenset(name.replace("-", "/", 1) for name in _GLOBAL.findall(css))
 
 
 def ink_areas(system: System, facts: Iterable[Fact], width: int) -> dict[str, float]:

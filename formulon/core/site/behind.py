@@ -18,7 +18,8 @@ SHAPES = ("even", "foot", "side")
 
 @dataclass(frozen=True, slots=True)
 class TextBlock:
-    """Lines of one text in px: left edge, top of the first line's box, size, distance of lines, tracking in em."""
+    """Lines of one text in px: left edge, top of the first line's box, size, distance of lines, tracking in em. `shift` is the
+    share, 0–1, of what a line leaves of the `room` that stands before it."""
 
     lines: tuple[str, ...]
     left: float
@@ -28,6 +29,8 @@ class TextBlock:
     size: float
     line_height: float
     tracking: float = 0.0
+    shift: float = 0.0
+    room: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,7 +110,8 @@ def _draw(mask: NDArray[np.bool_], block: TextBlock, grown: bool = True) -> None
             draw_text(draw, (x, grow), part, block.family, block.weight, size)
             x += text_length(part, block.family, block.weight, size) + block.tracking * block.size if block.tracking else 0.0
         drawing = np.asarray(image) > 127
-        _paste(mask, _grown(drawing, grow) if grown else drawing, round(block.left) - grow, round(top) - grow)
+        before = block.shift * max(0.0, block.room - long - block.tracking * block.size * len(line)) if block.shift else 0.0
+        _paste(mask, _grown(drawing, grow) if grown else drawing, round(block.left + before) - grow, round(top) - grow)
 
 
 def _grown(mask: NDArray[np.bool_], by: int) -> NDArray[np.bool_]:

@@ -3,20 +3,18 @@
 from formulon.core.site.model import Section
 from formulon.core.system.choices import Choices
 
-_SOLID = {("cards", "lead"): ("items/title", "items/text", "items/link")}
-
 
 def on_card(section: Section, choices: Choices) -> tuple[str, ...]:
     """The slots, those of items without their number ("items/title")."""
-    own = section.catalogue.layouts[section.layout].card
-    if choices.cards == "solid":
-        return own or _SOLID.get((section.kind, section.layout), ())
-    return own
+    layout = section.catalogue.layouts[section.layout]
+    return layout.solid + (layout.styled if choices.cards == "solid" else ())
 
 
 def card_count(section: Section, choices: Choices) -> int:
     """How many cards of another ground stand in a section."""
+    layout = section.catalogue.layouts[section.layout]
     slots = on_card(section, choices)
-    if not slots:
-        return 0
-    return len(section.content.get("items", [])) if any(slot.startswith("items/") for slot in slots) else 1
+    own = sum(region.card for region in layout.regions.values())
+    if layout.collection and any("/" in slot for slot in slots):
+        own += len(section.content.get(layout.collection[0], []))
+    return own

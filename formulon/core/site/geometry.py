@@ -1,17 +1,82 @@
-"""Widths of boxes at a viewport width, from the tokens and the catalogue, as the style sheet lays them out."""
+"""Boxes at a viewport width, from the tokens and from what layouts declare. The style sheet is written from the same declaration
+(layout_css.py); browser tests hold the two against each other.
+
+Where V is the width of the viewport and M its margin, content is C = min(container, V - 2 M) wide, and a span of n of 12 columns with
+gaps g between them (C + g) n / 12 - g. Every box is therefore a sum of C, V and tokens, each with a factor.
+"""
 
 import math
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import lru_cache
 
-from formulon.core.site.kind import Box
+from formulon.core.site.layout import COLUMNS, GRID_FROM, WIDE_FROM, Class, Items, Layout, Place, Region, class_of
 from formulon.core.site.model import Section
 from formulon.core.system.model import System
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import line_count, text_width
 
-GRID_FROM = 768  # px of viewport from which the 12 columns stand side by side
-WIDE_FROM = 1024  # and below it cards stand in two columns at most
-COLUMNS = 12
-_WHOLE = Box()
+__all__ = ["COLUMNS", "GRID_FROM", "WIDE_FROM", "Box", "Length", "action_size", "box_of", "box_width", "content_width", "px"]
+GAP = "space/4"  # between columns
+CARD_INSET = ("card/padding", "card/border")  # inside a card as the site has them, on each side
+
+
+@dataclass(frozen=True, slots=True)
+class Length:
+    """A length as a sum: shares of the width of a section's content and of the viewport, and tokens with their factors."""
+
+    content: float = 0.0
+    viewport: float = 0.0
+    tokens: Mapping[str, float] | None = None
+
+    def plus(self, other: "Length", factor: float = 1.0) -> "Length":
+        made = dict(self.tokens or {})
+        for name, share in (other.tokens or {}).items():
+            made[name] = made.get(name, 0.0) + factor * share
+        made = {name: share for name, share in made.items() if share}
+        return Length(self.content + factor * other.content, self.viewport + factor * other.viewport, made)
+
+    def times(self, factor: float) -> "Length":
+        return Length().plus(self, factor)
+
+    def px(self, system: System, viewport: float) -> float:
+        found = self.viewport * viewport + sum(
+            factor * px(system, name, viewport) for name, factor in (self.tokens or {}).items()
+        )
+        return found + (self.content * content_width(system, viewport) if self.content else 0.0)
+
+
+SHIFT = {"start": 0.0, "center": 0.5, "end": 1.0}
+CONTENT = Length(content=1.0)
+MARGIN = Length(content=-0.5, viewport=0.5)  # from the edge of the viewport to the content
+
+
+def token(name: str, factor: float = 1.0) -> Length:
+    """A space ("5", or the path of another token) with a factor."""
+    return Length(tokens={name if "/" in name else f"space/{name}": factor})
+
+
+def span(whole: Length, columns: int, of: int) -> Length:
+    """The width of some of the columns that a width is divided into."""
+    gap = token(GAP)
+    return whole.plus(gap).times(columns / of).plus(gap, -1.0)
+
+
+def before(whole: Length, first: int, of: int) -> Length:
+    """How far from the start a column begins."""
+    return whole.plus(token(GAP)).times((first - 1) / of)
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Box:
+    """Where a text stands across: the room from the start edge of the viewport that it stands in, how wide its own box is, the cap
+    of that in em of its own size, and the share, 0–1, of what is left of the room that stands before it."""
+
+    start: Length
+    width: Length
+    most_em: float | None = None
+    room: Length = Length()
+    shift: float = 0.0
 
 
 def px(system: System, path: str, viewport: float) -> float:
@@ -25,33 +90,100 @@ def px(system: System, path: str, viewport: float) -> float:
 
 def content_width(system: System, viewport: float) -> float:
     """Width in px of a section's content."""
-    return min(px(system, "space/container", viewport), viewport - 2 * px(system, "space/gutter", viewport))
+    margin = px(system, "space/gutter", viewport)
+    if viewport >= GRID_FROM:
+        margin = max(margin, px(system, GAP, viewport))  # a gap stands between the margin's track and the first column
+    return min(px(system, "space/container", viewport), viewport - 2 * margin)
 
 
-def box_of(section: Section, slot: str, viewport: float) -> Box:
-    """The box of a slot ("heading", "items/0/title") in the section's layout."""
-    layout, parts = section.catalogue.layouts[section.layout], slot.split("/")
-    name = f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else slot
-    if viewport < GRID_FROM:
-        return layout.phone_boxes.get(name, _WHOLE)
-    if len(parts) == 3:
-        count, index = len(section.content[parts[0]]), int(parts[1])
-        for among in (*layout.tablet, *layout.among) if viewport < WIDE_FROM else layout.among:
-            if among.index in (None, index) and (not among.counts or count in among.counts) and parts[2] in among.boxes:
-                return among.boxes[parts[2]]
-    if viewport < WIDE_FROM and name in layout.tablet_boxes:
-        return layout.tablet_boxes[name]
-    return layout.boxes.get(name, _WHOLE)
+def general(slot: str) -> str:
+    """The path of a slot without the number of its item: "items/0/title" is "items/title"."""
+    parts = slot.split("/")
+    return f"{parts[0]}/{parts[-1]}" if len(parts) == 3 else slot
+
+
+def box_of(section: Section, slot: str, viewport: float) -> Box | None:
+    """The box of a slot ("heading", "items/0/title") in the section's layout; None where a layout cannot tell it, since what
+    stands there is turned, cropped or drawn, or where it does not show it."""
+    parts = slot.split("/")
+    count = len(section.content.get(parts[0], ())) if len(parts) == 3 else 0
+    return box_in(section.catalogue.layouts[section.layout], slot, class_of(viewport), count)
+
+
+@lru_cache(maxsize=8192)
+def box_in(layout: Layout, slot: str, width: Class, count: int = 0) -> Box | None:
+    """The box of a slot in a layout, with `count` items."""
+    if layout.measured:
+        return Box(MARGIN, CONTENT)
+    parts = slot.split("/")
+    for region in layout.regions.values():
+        if parts[0] not in region.slots or region.behind:
+            continue
+        if region.free:
+            return None
+        start, room = _region(region.place(width), width)
+        if len(parts) < 3 or region.items is None:
+            return _slot(region, slot, width, COLUMNS, start, room)
+        return _item(region, region.items, parts[2], int(parts[1]), count, width, start, room)
+    return None
+
+
+def _region(place: Place, width: Class) -> tuple[Length, Length]:
+    """Start and width of a region's content in the section, insets taken off."""
+    first, last = place.within() if width != "phone" else (1, COLUMNS)
+    start, room = MARGIN.plus(before(CONTENT, first, COLUMNS)), span(CONTENT, last - first + 1, COLUMNS)
+    if width == "phone":
+        start, room = MARGIN, CONTENT
+    to_start, to_end = place.edges
+    if place.inset:  # at an edge of the viewport the margin takes the inset's place, so that words stay in line with the grid
+        inset = token(place.inset)
+        start, room = (start, room) if to_start else (start.plus(inset), room.plus(inset, -1.0))
+        return start, room if to_end else room.plus(inset, -1.0)
+    if to_start:
+        start, room = Length(), room.plus(MARGIN)
+    return start, room.plus(MARGIN) if to_end else room
+
+
+def _slot(region: Region, slot: str, width: Class, columns: int, start: Length, room: Length) -> Box:
+    place = region.place(width)
+    narrower = place.spans.get(slot) if width != "phone" else None
+    own = span(room, narrower, place.columns(columns)) if narrower else room
+    return Box(start, own, region.caps.get(slot), room, SHIFT[place.across])
+
+
+def _item(
+    region: Region, items: Items, part: str, index: int, count: int, width: Class, start: Length, room: Length
+) -> Box | None:
+    """The box of an item's part: its item's span of the region, what the item's inset leaves, and its place in that."""
+    columns = COLUMNS if width == "phone" else region.place(width).columns()
+    spans = items.tracks(width).spans(count)
+    if not index < len(spans):
+        return None
+    at = sum(spans[:index]) % columns
+    start, room = start.plus(before(room, at + 1, columns)), span(room, spans[index], columns)
+    for name in CARD_INSET if items.card == "site" else (items.inset,) if items.inset else ():
+        start, room = start.plus(token(name)), room.plus(token(name), -2.0)
+    for inner in items.form(width, index, count).values():
+        if part in inner.slots:
+            if inner.free:
+                return None
+            place = inner.place(width)
+            first, last = place.within(spans[index])
+            start = start.plus(before(room, first, spans[index]))
+            return _slot(inner, part, width, spans[index], start, span(room, last - first + 1, spans[index]))
+    return None
 
 
 def box_width(system: System, box: Box, viewport: float, size: float) -> float:
     """Width in px of a text's box; `size` is the text's size in px."""
-    content = content_width(system, viewport)
-    columns = box.columns if viewport >= GRID_FROM else COLUMNS
-    gap = px(system, "space/4", viewport)
-    width = (content + gap) * columns / COLUMNS - gap
-    width -= sum(px(system, name if "/" in name else f"space/{name}", viewport) for name in box.inset)
+    width = box.width.px(system, viewport)
     return min(width, box.most_em * size) if box.most_em else width
+
+
+def box_start(system: System, box: Box, viewport: float, size: float) -> float:
+    """How far in px from the start edge of the viewport a text's box begins; `size` is the text's size in px."""
+    start = box.start.px(system, viewport)
+    return start + box.shift * (box.room.px(system, viewport) - box_width(system, box, viewport, size)) if box.shift else start
 
 
 def action_size(

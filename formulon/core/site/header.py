@@ -3,6 +3,7 @@ and below which the pages are behind a menu that opens without a script. Worked 
 """
 
 from formulon.core.site.geometry import GRID_FROM, action_size, content_width, px
+from formulon.core.site.kinds.header.kind import MARK, SIDES, SPACE
 from formulon.core.site.model import Site
 from formulon.core.site.phrases import phrases
 from formulon.core.system.lockup import size_of
@@ -60,7 +61,7 @@ def _fits(site: Site, system: System, viewport: int, scale: float) -> dict[str, 
 
     # On phones a name of two lines over a row of names would leave no room for the page.
     lines = 1 if viewport < GRID_FROM else _LINES
-    sides = 2 if site.frame.header.layout == "masthead" else 1
+    sides = SIDES[site.frame.header.layout]
     return {
         "menu": holds(content - beside - _menu_width(site, system, viewport) - gap, _LINES),
         "rows": holds(content - sides * beside, lines) and links + _SPARE <= content,
@@ -88,7 +89,10 @@ def header_css(template: str, site: Site, system: System) -> str:
         template += f"@media (max-width:{GRID_FROM - 1}px){{.mark-name{{font-size:calc({scale:g}*var(--type-h3-size))}}}}\n"
     for name, width in rows(site, system).items():
         template = template.replace(f"{name.upper()}px", f"{width}px")
-    return template
+    layout = site.frame.header.layout
+    if MARK[layout] != 1:
+        template += f".mark--header {{\n  height: calc({MARK[layout]:g} * var(--mark-header-height));\n}}\n"
+    return template.replace("SPACE", SPACE[layout])
 
 
 def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tuple[float, bool]:
@@ -100,7 +104,7 @@ def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tupl
     if mark is None:
         return name, True
     width, height = size_of(mark)
-    high = px(system, "mark/header-height", viewport) * (1.35 if site.frame.header.layout == "masthead" else 1.0)
+    high = px(system, "mark/header-height", viewport) * MARK[site.frame.header.layout]
     drawn = high * width / height
     plate = system.mark(site.frame.header.ground).plate
     room = high * float(system.tokens["mark/clear-space"].value) if "mark/clear-space" in system.tokens else 0.0
@@ -119,7 +123,7 @@ def _name_lines(site: Site, system: System, viewport: int, scale: float, room: f
 
 
 def _links_width(site: Site, system: System, viewport: int) -> float:
-    space = "space/5" if site.frame.header.layout == "masthead" else "space/4"
+    space = f"space/{SPACE[site.frame.header.layout]}"
     step, gap, least = system.steps["label"], px(system, space, viewport), px(system, "button/least", viewport)
     wide = [
         max(

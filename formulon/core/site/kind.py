@@ -1,11 +1,10 @@
-"""What a section kind is: its slots and its layouts, as data.
+"""What a section kind is: its slots and its layouts, as data."""
 
-A layout says for each text slot how wide its box is, so that lines can be predicted without a browser. Boxes are in
-columns of the 12-column grid from 768 px on; below, everything is one column.
-"""
-
+from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
+
+from formulon.core.site.layout import Layout
 
 SlotType = Literal["text", "action", "picture", "items"]
 
@@ -24,49 +23,16 @@ class Slot:
     items: dict[str, "Slot"] = field(default_factory=dict)
 
 
-@dataclass(frozen=True, slots=True)
-class Box:
-    """Width of a text's box: grid columns, px taken off on both sides together by space tokens, and a cap in em."""
-
-    columns: float = 12
-    inset: tuple[str, ...] = ()  # names of space tokens, or paths of others, each taken off once
-    most_em: float | None = None  # max-width in em of the text's own size
-
-
-@dataclass(frozen=True, slots=True)
-class Among:
-    """Boxes of some items' slots ("title"): of the item at `index`, where there are `counts` items; without them, of any."""
-
-    boxes: dict[str, Box]
-    index: int | None = None
-    counts: tuple[int, ...] = ()
-
-
-@dataclass(frozen=True, slots=True)
-class Layout:
-    """A composition of a kind. `steps` overrides the step of a slot; `card` names the slots on an inset card of another
-    ground, `on_picture` those that stand on the section's picture, over an overlay in the ground's colour."""
-
-    label: str
-    about: str
-    boxes: dict[str, Box]
-    steps: dict[str, str] = field(default_factory=dict)
-    card: tuple[str, ...] = ()  # slots that stand on a card of another ground
-    phone_boxes: dict[str, Box] = field(default_factory=dict)
-    tablet_boxes: dict[str, Box] = field(default_factory=dict)  # below 1024 px of viewport, before `boxes`
-    on_picture: tuple[str, ...] = ()
-    among: tuple[Among, ...] = ()  # the first that holds for an item goes before `boxes`
-    tablet: tuple[Among, ...] = ()  # the same below 1024 px of viewport, before those
-
-
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class Kind:
-    """A section kind."""
+    """A section kind. `tag` is its element; `motif_first` has the brand motif stand before its parts."""
 
     label: str
-    slots: dict[str, Slot]
-    layouts: dict[str, Layout]
+    slots: Mapping[str, Slot]
+    layouts: Mapping[str, Layout]
     ground: str = "paper"
+    tag: str = "section"
+    motif_first: bool = False
 
 
 def card_ground(ground: str) -> str:

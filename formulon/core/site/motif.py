@@ -24,8 +24,6 @@ from formulon.core.type.library import family
 from formulon.core.type.outlines import outline
 
 How = Literal["accent", "band"]
-# Layouts whose picture takes the place that a large motif would have.
-_PICTURED = {"hero": ("horizon", "frieze", "window", "backcloth"), "picture_text": ("offset", "column", "sill")}
 _TONES = ("#fff", "#808080", "#bbb", "#5a5a5a")  # of the colours of a mark, in the order of their first use
 _PAINTS = ("fill", "stroke")
 _RHYTHMS = ((1,), (1, 0), (1, 1, 0), (1, 0, 0))  # of marks and letters, which are never turned: drawn or left out
@@ -61,7 +59,7 @@ def places(site: Site, page: Page) -> dict[str, How]:
 
 
 def _has_picture(section: Section) -> bool:
-    return section.layout in _PICTURED.get(section.kind, ()) and bool(section.content.get("picture"))
+    return section.catalogue.layouts[section.layout].pictured and bool(section.content.get("picture"))
 
 
 def motif_css(site: Site, system: System) -> str:

@@ -102,7 +102,10 @@ class _Plan:
         step, language = self.system.steps[step_of(section, "heading")], self.identity.language
         put, scale = set_in(self.system, section, "heading", text, language)
         size = step.size(_PHONE) * scale
-        room = box_width(self.system, box_of(section, "heading", _PHONE), _PHONE, size)
+        box = box_of(section, "heading", _PHONE)
+        if box is None:
+            return 1
+        room = box_width(self.system, box, _PHONE, size)
         drawn = encoded(cased(PLACEHOLDER.sub(r"[\1]", put), step.case, language))
         return fit(step.family, step.weight, drawn, size, room, step.tracking, language, True).lines
 

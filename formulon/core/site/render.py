@@ -14,14 +14,16 @@ from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE, FOLDER
 from formulon.core.site.icons import icon
+from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot, card_ground
 from formulon.core.site.mail import mail_to
 from formulon.core.site.markup import breakable, emphasised, with_gaps
 from formulon.core.site.model import Asset, Page, Picture, Section, Site
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
+from formulon.core.site.regions import section_html
 from formulon.core.site.setting import set_in, step_of
-from formulon.core.site.sheets import fitted_css, placed_css, placed_of, preview_tokens, style_css, used_names
+from formulon.core.site.sheets import fitted_css, minified, placed_css, placed_of, preview_tokens, style_css, used_in
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
 from formulon.core.system.css import tokens_css
@@ -53,8 +55,9 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     for page in site.pages:
         files[site.file_name(page)] = render_page(site, system, page).encode()
     files[f"{missing.ID}.html"] = render_page(site, system, missing.missing_page(site)).encode()
-    files["tokens.css"] = (fonts.face_rules(site, system) + tokens_css(system, used_names())).encode()
-    files["site.css"] = (style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site)).encode()
+    css = style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site)
+    files["tokens.css"] = minified(fonts.face_rules(site, system) + tokens_css(system, used_in(css))).encode()
+    files["site.css"] = minified(css).encode()
     files |= fonts.files(site)
     icon_svg = favicon(site, system)
     files["favicon.svg"] = icon_svg.encode()
@@ -72,12 +75,12 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
 
 def render_page(site: Site, system: System, page: Page, preview: Preview | None = None) -> str:
     """One page as HTML. In a preview the style sheets stand inside it, and slots carry where they come from."""
-    view = _View(site, system, page, preview)
+    view = View(site, system, page, preview)
     css = tokens = ""
     if preview:
         tokens = preview_tokens(system, preview.scheme or system.schemes[0])
         faces = fonts.preview_rules(site, preview.font_path, preview.own_font_path)
-        css = faces + style_css(site, system)
+        css = faces + style_css(site, system, whole=True)
     return environment().get_template("page.html").render(
         site=site, page=page, view=view, css=Markup(css), tokens=Markup(tokens),
         preview=preview
@@ -115,7 +118,7 @@ def environment() -> jinja2.Environment:
     return environment
 
 
-class _View:
+class View:
     """What the templates call. Everything that it returns as Markup is built from escaped parts."""
 
     def __init__(self, site: Site, system: System, page: Page, preview: Preview | None) -> None:
@@ -138,13 +141,17 @@ class _View:
     def mail(self, address: str) -> str:
         return mail_to(address)
 
-    def open(self, section: Section, tag: str = "section") -> Markup:
+    def section(self, section: Section) -> Markup:
+        """A section of the page, header and footer among them."""
+        return section_html(self, environment(), section)
+
+    def open(self, section: Section) -> Markup:
         """The opening tag of a section."""
         mark = Markup(' data-section="{}"').format(section.id) if self.preview else ""
         name = section.kind.replace("_", "-")
         also = " has-motif" if section.id in self.motifs else ""
         return Markup('<{} class="{} {}--{}{}" data-ground="{}"{}>').format(
-            tag, name, name, section.layout, also, section.ground, mark
+            section.catalogue.tag, name, name, section.layout, also, section.ground, mark
         )
 
     def sweep(self, section: Section) -> tuple[int, ...]:
@@ -171,7 +178,7 @@ class _View:
         value = section.content.get(slot)
         return bool(value and (not isinstance(value, dict) or value.get("label") or value.get("source")))
 
-    def text(self, section: Section, path: str, extra: str = "") -> Markup:
+    def text(self, section: Section, path: str) -> Markup:
         """A text slot in its tag, step and ink; `path` is "heading" or "items/0/title"."""
         slot, value = self._find(section, path)
         if not value:
@@ -183,10 +190,9 @@ class _View:
         smaller = Markup(' data-fit="{:.0f}"').format(scale * 100) if scale < 1 else Markup("")
         if self.preview and scale < 1:
             smaller += Markup(' style="font-size:calc({:g}*var(--type-{}-size))"').format(scale, step)
-        return Markup('<{tag} class="t-{step} i-{ink}{extra}"{mark}{smaller}>{body}</{tag}>').format(
-            tag=slot.tag, step=step, ink=slot.ink, extra=" " + extra if extra else "", mark=self._slot(path), smaller=smaller,
-            body=body,
-        )  # fmt: skip
+        return Markup('<{tag} class="t-{step} i-{ink} slot--{name}"{mark}{smaller}>{body}</{tag}>').format(
+            tag=slot.tag, step=step, ink=slot.ink, name=path.split("/")[-1], mark=self._slot(path), smaller=smaller, body=body
+        )
 
     def icon(self, name: str) -> Markup:
         return icon(name)
@@ -208,9 +214,9 @@ class _View:
             drawn if arrow == "after" else "",
         )  # fmt: skip
 
-    def picture(self, section: Section, path: str, ratio: str, sizes: str = "(min-width: 768px) 60vw, 100vw") -> Markup:
+    def picture(self, section: Section, path: str) -> Markup:
         """A picture: the brand's own as an image, a drawing inline so that it follows the tokens. Where texts stand on it
-        the overlay lies over it. `sizes` tells browsers how wide it is drawn."""
+        the overlay lies over it."""
         _, value = self._find(section, path)
         if not value:
             return Markup("")
@@ -219,22 +225,24 @@ class _View:
         if source.startswith("asset:"):
             if asset is None:
                 return Markup("")
-            inner = self._image(asset, alt, sizes)
+            inner = self._image(asset, alt, image_sizes(self.system, section, path, asset.width / asset.height))
         else:
             named = Markup('role="img" aria-label="{}"').format(alt) if alt else Markup('aria-hidden="true"')
             inner = Markup('<svg viewBox="0 0 {} {}" preserveAspectRatio="xMidYMid slice" {}>{}</svg>').format(
                 pictures.WIDTH, pictures.HEIGHT, named, Markup(pictures.draw(source))
             )
         drawn = Markup(' data-source="{}"').format(source) if self.preview else Markup("")
-        placed = placed_of(Picture.model_validate(value), bool(CATALOGUE[section.kind].layouts[section.layout].on_picture))
+        layout = section.catalogue.layouts[section.layout]
+        placed = placed_of(Picture.model_validate(value), bool(layout.on_picture))
         written = Markup("").join(
             Markup(' data-{}="{}"').format(name, text) for name, (text, _) in placed.items()
         )  # fmt: skip
         if self.preview and placed:
             written += Markup(' style="{}"').format(";".join(css for _, css in placed.values() if css))
         photo = " picture--photo" if source.startswith("asset:") and asset and not asset.svg else ""
-        return Markup('<div class="picture picture--{}{}"{}{}{}>{}</div>').format(
-            ratio, photo, self._slot(path), drawn, written, inner
+        behind = " picture--behind" if any(one.behind and path in one.slots for one in layout.regions.values()) else ""
+        return Markup('<div class="picture{}{}"{}{}{}>{}</div>').format(
+            behind, photo, self._slot(path), drawn, written, inner
         )  # fmt: skip
 
     def _image(self, asset: Asset, alt: str, listed_sizes: str) -> Markup:

@@ -36,8 +36,11 @@ def set_in(system: System, section: Section, slot: str, text: str, language: str
     if name not in HEADINGS:
         return divided, 1.0
     step = system.steps[name]
-    rooms = tuple(round(box_width(system, box_of(section, slot, at), at, step.size(at)) / step.size(at), 4) for at in BINDING)
-    return _fitted(step.family, step.weight, step.tracking, step.case, text, divided, min(rooms), language)
+    boxes = {at: box for at in BINDING if (box := box_of(section, slot, at))}
+    if not boxes:
+        return divided, 1.0
+    room = min(round(box_width(system, box, at, step.size(at)) / step.size(at), 4) for at, box in boxes.items())
+    return _fitted(step.family, step.weight, step.tracking, step.case, text, divided, room, language)
 
 
 @lru_cache(maxsize=16384)

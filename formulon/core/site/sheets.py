@@ -1,30 +1,149 @@
-"""The style sheets of a site: of its sections, of its header and motif, of its pictures and its long words."""
+"""The style sheets of a site: of what it uses, of its header and motif, of its pictures and its long words."""
 
 import re
+from collections.abc import Iterator
 from functools import cache
 from pathlib import Path
 
-from formulon.core.site import motif
-from formulon.core.site.catalogue import CATALOGUE, kind_css
+import rcssmin
+
+from formulon.core.site import missing, motif
+from formulon.core.site.catalogue import CATALOGUE, kind_css, kind_file
 from formulon.core.site.header import header_css
-from formulon.core.site.model import Picture, Site
+from formulon.core.site.layout_css import GRID_CSS, layout_css
+from formulon.core.site.model import FRAME, PLACEHOLDER, Picture, Section, Site
 from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.site.slots import slot_values
+from formulon.core.system.choices import STEPS
 from formulon.core.system.css import drawn_css
 from formulon.core.system.model import Scheme, System
 
 _FOLDER = Path(__file__).parent
+# The parts of the style sheet, in their order. A site carries those that it uses, a preview all of them.
+PARTS = ("base", "buttons", "pictures", "behind", "photographs", "drawings", "cards", "motif", "gaps")
+_SET = ("family", "size", "line-height", "weight", "tracking", "case")  # what a class of a step sets, as tokens
+_AS = ("font-family", "font-size", "line-height", "font-weight", "letter-spacing", "text-transform")  # and as what
+_BODY_SETS = "case"  # the rest of the body's is the page's own
+
+Used = tuple[str, str, int]  # kind, layout, number of items
+
+
+def used(site: Site) -> frozenset[Used]:
+    """The layouts on the pages of a site, each with every number of items that it has."""
+    found = {sheet_of(section) for page in site.pages for section in page.sections}
+    return frozenset(
+        found | {sheet_of(site.frame.header), sheet_of(site.frame.footer), sheet_of(missing.missing_page(site).sections[0])}
+    )
+
+
+def sheet_of(section: Section) -> Used:
+    """What the style sheet of a section is written for."""
+    collection = section.catalogue.layouts[section.layout].collection
+    return section.kind, section.layout, len(section.content.get(collection[0], ())) if collection else 0
+
+
+def every_layout() -> frozenset[Used]:
+    """Every layout of the catalogue with every number of items that there can be."""
+    return frozenset(
+        (kind, name, count)
+        for kind, one in CATALOGUE.items()
+        for name, layout in one.layouts.items()
+        for count in range(1, (one.slots[layout.collection[0]].most if layout.collection else 1) + 1)
+    )
+
+
+@cache
+def layouts_css(uses: frozenset[Used]) -> str:
+    """The style sheets of layouts, as they are declared, and of their kinds."""
+    made = [GRID_CSS]
+    for kind in CATALOGUE:
+        layouts = {name for own, name, _ in uses if own == kind}
+        for name, layout in CATALOGUE[kind].layouts.items():
+            if name in layouts:
+                made.append(layout_css(kind, name, layout, [count for *own, count in uses if own == [kind, name]]))
+        if layouts and kind_css(kind):
+            made.append(kind_css(kind))
+    return "\n".join(filter(None, made))
+
+
+@cache
+def step_css(steps: frozenset[str]) -> str:
+    """The classes of the steps of the scale."""
+    made = ""
+    for step in (*STEPS, "intro", "fine", "body"):
+        if step in steps:
+            lines = [
+                f"  {name}: var(--type-{step}-{part});\n"
+                for name, part in zip(_AS, _SET, strict=True)
+                if step != "body" or part == _BODY_SETS
+            ]
+            lines += ["  text-wrap: balance;\n"] if step in HEADINGS else []
+            made += f".t-{step} {{\n{''.join(lines)}}}\n\n"
+    return made
+
+
+ALL_STEPS = frozenset((*STEPS, "intro", "fine", "body"))
 
 
 @cache
 def site_css() -> str:
-    """The style sheet of all sections; every visual value in it is a token."""
-    return "\n".join([shared_css("base"), *(kind_css(name) for name in CATALOGUE)])
+    """The style sheet of everything that a site can have; every visual value in it is a token."""
+    return _joined(PARTS, ALL_STEPS, every_layout())
 
 
-def style_css(site: Site, system: System) -> str:
-    """The style sheet of all sections with what is measured for the site: the rows of its header and its motif."""
-    return site_css() + header_css(shared_css("header_rows"), site, system) + motif.motif_css(site, system)
+def _joined(parts: tuple[str, ...], steps: frozenset[str], uses: frozenset[Used]) -> str:
+    return "\n".join(
+        (shared_css(parts[0]), step_css(steps), *map(shared_css, parts[1:]), layouts_css(uses), shared_css("print"))
+    )
+
+
+def style_css(site: Site, system: System, whole: bool = False) -> str:
+    """The style sheet of what a site uses, with what is measured for it: the rows of its header and its motif. `whole` has
+    every part that a change of choices can bring, for previews."""
+    parts, steps = (PARTS, ALL_STEPS) if whole else (parts_of(site), steps_of(site))
+    own = _joined(parts, steps, used(site))
+    return own + "\n" + header_css(kind_file("header", "rows.css"), site, system) + motif.motif_css(site, system)
+
+
+def parts_of(site: Site) -> tuple[str, ...]:
+    """The parts of the style sheet that a site uses."""
+    values = [(section, *one) for section in _sections(site) for one in slot_values(section).values()]
+    layouts = [section.catalogue.layouts[section.layout] for section in _sections(site)]
+    sources = [value["source"] for _, slot, value in values if slot.type == "picture"]
+    photographs = any((asset := site.asset(one[6:])) and not asset.svg for one in sources if one.startswith("asset:"))
+    there = {
+        "base": True,
+        "buttons": any(slot.type == "action" for _, slot, _ in values),
+        "pictures": bool(sources),
+        "behind": any(layout.on_picture for layout in layouts),
+        "photographs": photographs and (site.choices.pictures != "natural" or bool(site.choices.grain)),
+        "drawings": any(one.startswith("drawn:") for one in sources) or any("arcs" in layout.regions for layout in layouts),
+        "cards": any(layout.styled for layout in layouts),
+        "motif": any(motif.places(site, page) for page in site.pages),
+        "gaps": any(PLACEHOLDER.search(str(value)) for _, _, value in values),
+    }
+    return tuple(name for name in PARTS if there[name])
+
+
+def steps_of(site: Site) -> frozenset[str]:
+    """The steps of the scale in which a site sets texts."""
+    return frozenset(
+        step_of(section, path)
+        for section in _sections(site)
+        for path, (slot, _) in slot_values(section).items()
+        if slot.type == "text"
+    )
+
+
+def _sections(site: Site) -> Iterator[Section]:
+    for page in (*site.pages, missing.missing_page(site)):
+        yield from page.sections
+    yield from (getattr(site.frame, part) for part in FRAME)
+
+
+def minified(css: str) -> str:
+    """A style sheet as it is served."""
+    return str(rcssmin.cssmin(css))
 
 
 @cache

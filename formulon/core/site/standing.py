@@ -1,11 +1,11 @@
-"""Where the texts of a section stand on its picture, as the style sheet lays them out: the words at the foot of the box, from
-the left. A browser test holds this against Chromium."""
+"""Where the texts of a section stand on its picture, by the declaration of the layout: as high as the lines of the texts before
+them and the height of the section make it. A browser test holds this against Chromium."""
 
 from dataclasses import dataclass, replace
 
 from formulon.core.site.behind import TextBlock
-from formulon.core.site.geometry import GRID_FROM, action_size, box_of, box_width, content_width, px
-from formulon.core.site.kind import Box
+from formulon.core.site.geometry import SHIFT, action_size, box_of, box_start, box_width, px
+from formulon.core.site.layout import Layout, Region, class_of
 from formulon.core.site.model import PLACEHOLDER, Section
 from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.system.model import System
@@ -23,57 +23,94 @@ class Stand:
     texts: dict[str, TextBlock]
 
 
-def least_height(viewport: float) -> float:
-    """The least height in px of a section that a picture fills."""
-    return min(max(480.0, 0.52 * viewport), 760.0)
+@dataclass(frozen=True, slots=True)
+class _Stack:
+    """A region's texts, the top of each counted from the region's own, and its height in px."""
+
+    texts: dict[str, TextBlock]
+    height: float
 
 
 def stand(system: System, section: Section, viewport: int, language: str = "en") -> Stand:
     """Where the texts stand at a viewport width."""
-    layout = section.catalogue.layouts[section.layout]
-    foot = px(system, "space/6" if viewport < GRID_FROM else "space/7", viewport)
-    gap, content = px(system, "space/5", viewport), content_width(system, viewport)
-    left = (viewport - content) / 2
-    heights: list[float] = []
-    blocks: list[tuple[str, TextBlock, int]] = []
-    for slot in layout.on_picture:
-        value = section.content.get(slot)
-        if not value:
-            continue
-        value, scale = set_in(system, section, slot, value, language)
-        name = step_of(section, slot)
-        step, size = system.steps[name], system.steps[name].size(viewport) * scale
-        room = box_width(system, box_of(section, slot, viewport), viewport, size)
-        # Headings are balanced, unless they have breaks of their own.
-        break_lines = balanced if name in HEADINGS and "\n" not in value else broken
-        lines = tuple(
-            decoded(line)
-            for part in encoded(cased(PLACEHOLDER.sub(r"[\1]", value), step.case, language)).split("\n")
-            for line in break_lines(step.family, step.weight, part, size, room, step.tracking, language)
-        )
-        block = TextBlock(lines, left, 0.0, step.family, step.weight, size, size * step.line_height, step.tracking)
-        blocks.append((slot, block, len(heights)))
-        heights.append(len(lines) * size * step.line_height)
-    actions = _actions(system, section, viewport, language)
-    if actions:
-        heights.append(actions)
-    inner = sum(heights) + gap * max(0, len(heights) - 1)
-    height = max(least_height(viewport), inner + 2 * foot)
-    top = height - foot - inner
-    texts = {slot: replace(block, top=top + sum(heights[:index]) + gap * index) for slot, block, index in blocks}
+    layout, width = section.catalogue.layouts[section.layout], class_of(viewport)
+    frame = layout.frame_at(width)
+    stacks = [_stack(system, section, region, viewport, language) for region in _standing(layout)]
+    stacks = [one for one in stacks if one.height]
+    gap = _px(system, frame.gap, viewport)
+    inner = sum(one.height for one in stacks) + gap * max(0, len(stacks) - 1)
+    over, under = (_px(system, space, viewport) for space in (frame.top, frame.bottom))
+    height = max(frame.least_height(viewport), inner + over + under)
+    top = over + SHIFT[frame.content] * (height - over - under - inner)
+    texts: dict[str, TextBlock] = {}
+    for one in stacks:
+        texts |= {slot: replace(block, top=block.top + top) for slot, block in one.texts.items()}
+        top += one.height + gap
     return Stand(viewport, round(height), texts)
 
 
-def _actions(system: System, section: Section, viewport: int, language: str) -> float:
+def _standing(layout: Layout) -> list[Region]:
+    return [one for one in layout.regions.values() if not (one.behind or one.card or one.items)]
+
+
+def _stack(system: System, section: Section, region: Region, viewport: int, language: str) -> _Stack:
+    """What a region holds, from its own top."""
+    place = region.place(class_of(viewport))
+    gap, top = _px(system, place.gap, viewport), _px(system, place.above, viewport)
+    texts: dict[str, TextBlock] = {}
+    there = 0
+    for slot in region.slots:
+        value = section.content.get(slot)
+        if not value or section.catalogue.slots[slot].type == "action":
+            continue
+        block = _block(system, section, slot, value, viewport, language)
+        if block is None:
+            continue
+        top += gap if there else 0.0
+        texts[slot] = replace(block, top=top)
+        top, there = top + len(block.lines) * block.line_height, there + 1
+    actions = _actions(system, section, region, viewport, language)
+    if actions:
+        top, there = top + actions + (gap if there else 0.0), there + 1
+    return _Stack(texts, top + _px(system, place.below, viewport) if there else 0.0)
+
+
+def _block(system: System, section: Section, slot: str, value: str, viewport: int, language: str) -> TextBlock | None:
+    """The lines of a text."""
+    value, scale = set_in(system, section, slot, value, language)
+    name = step_of(section, slot)
+    step, size = system.steps[name], system.steps[name].size(viewport) * scale
+    box = box_of(section, slot, viewport)
+    if box is None:
+        return None
+    room = box_width(system, box, viewport, size)
+    # Headings are balanced, unless they have breaks of their own.
+    break_lines = balanced if name in HEADINGS and "\n" not in value else broken
+    lines = tuple(
+        decoded(line)
+        for part in encoded(cased(PLACEHOLDER.sub(r"[\1]", value), step.case, language)).split("\n")
+        for line in break_lines(step.family, step.weight, part, size, room, step.tracking, language)
+    )
+    left = box_start(system, box, viewport, size)
+    return TextBlock(lines, left, 0.0, step.family, step.weight, size, size * step.line_height, step.tracking, box.shift, room)
+
+
+def _px(system: System, space: str, viewport: int) -> float:
+    return px(system, f"space/{space}", viewport) if space else 0.0
+
+
+def _actions(system: System, section: Section, region: Region, viewport: int, language: str) -> float:
     """Height in px of the row of buttons, which wraps where they do not fit side by side; 0 without any."""
-    room, gap = box_width(system, Box(), viewport, 0), px(system, "space/3", viewport)
-    sizes = [
-        action_size(system, slot.variant, value["label"], viewport, room, language)
-        for name, slot in section.catalogue.slots.items()
-        if slot.type == "action" and (value := section.content.get(name)) and value["label"]
-    ]
+    gap, slots = px(system, "space/3", viewport), section.catalogue.slots
+    names = [name for name in region.slots if slots[name].type == "action" and (section.content.get(name) or {}).get("label")]
+    box = box_of(section, names[0], viewport) if names else None
+    if box is None:
+        return 0.0
+    room = box.width.px(system, viewport)
     rows: list[list[tuple[float, float]]] = []
-    for one in sizes:
+    for name in names:
+        label = section.content[name]["label"]
+        one = action_size(system, slots[name].variant, label, viewport, room, language)
         if rows and sum(w + gap for w, _ in rows[-1]) + one[0] <= room:
             rows[-1].append(one)
         else:

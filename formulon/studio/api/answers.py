@@ -1,5 +1,7 @@
 """Building the answers out of models and services."""
 
+from dataclasses import asdict
+
 from django.conf import settings
 from django.http import HttpRequest
 from django.http.response import HttpResponseBase
@@ -22,6 +24,7 @@ from formulon.core.site.model import Asset
 from formulon.core.site.phrases import offered
 from formulon.core.site.render import WIDTHS
 from formulon.core.site.sheets import preview_tokens
+from formulon.core.site.sketch import sketch
 from formulon.core.system.choices import GROUNDS, Choices
 from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity, Mark
@@ -218,7 +221,13 @@ def library() -> library_shapes.Library:
                 id=name,
                 label=kind.label,
                 layouts=[
-                    library_shapes.LayoutCard(id=i, label=one.label, about=one.about, on_picture=bool(one.on_picture))
+                    library_shapes.LayoutCard(
+                        id=i,
+                        label=one.label,
+                        about=one.about,
+                        on_picture=bool(one.on_picture),
+                        sketch=[library_shapes.PieceCard.model_validate(asdict(piece)) for piece in sketch(kind, one)],
+                    )
                     for i, one in kind.layouts.items()
                 ],
                 slots=[

@@ -1,5 +1,6 @@
 """Shapes of the library: what there is to choose from, the same for every brand."""
 
+from formulon.core.site.sketch import What
 from formulon.core.type.library import Measured
 from formulon.studio.api.shapes import Shape
 
@@ -29,13 +30,24 @@ class FamilyCard(Shape):
     measured: Measured
 
 
+class PieceCard(Shape):
+    """A part of a layout's sketch on a board of 48 by 30."""
+
+    x: float
+    y: float
+    width: float
+    height: float
+    what: What
+
+
 class LayoutCard(Shape):
-    """A layout; `on_picture` tells whether texts stand on the section's picture."""
+    """A layout with its sketch; `on_picture` tells whether texts stand on the section's picture."""
 
     id: str
     label: str
     about: str
     on_picture: bool
+    sketch: list[PieceCard]
 
 
 class SlotCard(Shape):

@@ -11,7 +11,7 @@ from formulon.core.site.motif import motif_css
 from formulon.core.site.pictures import KINDS, draw
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render, render_page
-from formulon.core.site.sheets import site_css, used_names
+from formulon.core.site.sheets import minified, shared_css, site_css, used_names
 from formulon.core.system.choices import Choices
 from formulon.core.system.identity import Contact, Identity
 from formulon.core.system.resolve import resolve
@@ -70,10 +70,10 @@ def test_no_script_and_no_outside_address(site: Site) -> None:
 
 def test_css_of_sections_holds_no_literal_color_or_font() -> None:
     """Every visual value is a token: no hex, no rgb(), no font name, in any section's style sheet."""
-    css = site_css()
+    css = minified(site_css())
     assert not re.search(r"#[0-9a-fA-F]{3,8}\b|rgba?\(|hsla?\(|font-family:(?!var)", css)
     # What is painted is a token, or follows from one; black is for paper alone.
-    screen = re.sub(r"@media print\{.*?\n\}", "", css, flags=re.DOTALL)
+    screen = css.replace(minified(shared_css("print")), "")
     painted = re.findall(r"(?<![\w-])(?:color|background|fill|stroke|border-color)\s*:\s*([^;}]+)", screen)
     assert len(painted) > 60
     for value in painted:
@@ -90,8 +90,19 @@ def test_every_token_that_css_uses_exists(site: Site) -> None:
     system = resolve(chosen.identity, chosen.choices)
     declared = set(re.findall(r"(--[\w-]+)\s*:", tokens_css(system, used_names())))
     # Where a picture is cropped and overlaid, and how a motif is drawn.
-    own = set(re.findall(r"(?<=[{;])(--[\w-]+)\s*:", site_css() + motif_css(chosen, system)))
-    plain = {"--focus-x", "--focus-y", "--across", "--down", "--overlay", "--moves", "--inside"}
+    own = set(re.findall(r"(?<=[{;])(--[\w-]+)\s*:", minified(site_css() + motif_css(chosen, system))))
+    plain = {
+        "--focus-x",
+        "--focus-y",
+        "--across",
+        "--down",
+        "--overlay",
+        "--moves",
+        "--corner",
+        "--column",
+        "--margin",
+        "--space-gutter",
+    }
     assert own == plain | {"--motif-wide", "--motif-whole", "--motif-down"}
     assert set(re.findall(r"var\((--[\w-]+)", site_css())) <= declared | own
 

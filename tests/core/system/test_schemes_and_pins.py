@@ -67,7 +67,7 @@ def test_both_schemes_are_checked_and_written(quillmoor: Identity, site: Site) -
     solved = resolve(quillmoor, dark_site.choices)
     files = render(dark_site, solved)
     css = files["tokens.css"].decode()
-    assert "color-scheme: light dark" in css and "@media (prefers-color-scheme: dark)" in css
+    assert "color-scheme:light dark" in css and "@media (prefers-color-scheme:dark)" in css
     assert (
         '<source media="(prefers-color-scheme: dark)" srcset="marks/quillmoor-full-reversed.svg">'
         in files["index.html"].decode()

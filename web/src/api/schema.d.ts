@@ -1886,7 +1886,7 @@ export interface components {
         };
         /**
          * LayoutCard
-         * @description A layout; `on_picture` tells whether texts stand on the section's picture.
+         * @description A layout with its sketch; `on_picture` tells whether texts stand on the section's picture.
          */
         LayoutCard: {
             /** Id */
@@ -1897,6 +1897,8 @@ export interface components {
             about: string;
             /** On Picture */
             on_picture: boolean;
+            /** Sketch */
+            sketch: components["schemas"]["PieceCard"][];
         };
         /** @enum {integer} */
         LeastEnum: 24 | 44;
@@ -2468,6 +2470,22 @@ export interface components {
         };
         /** @enum {string} */
         PicturesEnum: "natural" | "duotone" | "tint" | "monochrome";
+        /**
+         * PieceCard
+         * @description A part of a layout's sketch on a board of 48 by 30.
+         */
+        PieceCard: {
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** What */
+            what: components["schemas"]["WhatEnum"];
+        };
         /** @enum {string} */
         PolicyEnum: "AA" | "AAA" | "own";
         /** Preflight */
@@ -3177,6 +3195,8 @@ export interface components {
             /** Matrix */
             matrix: number[][];
         };
+        /** @enum {string} */
+        WhatEnum: "heading" | "text" | "picture" | "card" | "button" | "line" | "drawing";
         /**
          * Without
          * @description Letters of the brand's own words that a family lacks, whether it is in use or not.

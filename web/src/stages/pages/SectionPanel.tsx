@@ -98,7 +98,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
                       title={layout.about}
                       onClick={() => set(row, 'layout', layout.id, `${kind.label}: ${layout.label}`)}
                     >
-                      <LayoutSketch kind={row.section.kind} layout={layout.id} />
+                      <LayoutSketch pieces={layout.sketch} />
                       {layout.label}
                     </button>
                   ))}

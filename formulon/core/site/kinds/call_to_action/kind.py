@@ -1,7 +1,10 @@
 """What to do next."""
 
-from formulon.core.site.kind import Box, Kind, Layout
+from formulon.core.site.kind import Kind
 from formulon.core.site.kinds.shared import HEADING, INTRO, PRIMARY, SECONDARY
+from formulon.core.site.layout import Frame, Layout, Place, Region
+
+_ACTIONS = ("primary", "secondary")
 
 KIND = Kind(
     "Call to action",
@@ -10,12 +13,23 @@ KIND = Kind(
         "sweep": Layout(
             "Sweep",
             "A large headline beside an arc in the brand's colours.",
-            {"heading": Box(7), "text": Box(6, most_em=32)},
+            {
+                "words": Region(("heading", "text"), Place((1, 7), spans={"text": 6}), caps={"text": 32}),
+                "actions": Region(_ACTIONS, Place((1, 7))),
+                "arcs": Region(("arcs",), Place((9, 13), row=1, rows=2), phone=Place(rise="5", height=0.2), free=True),
+            },
+            Frame(least=(0, 0.32, 440), content="center"),
+            phone=Frame(),
         ),
         "ledge": Layout(
             "Ledge",
             "Words on the left, actions on the right, on one line.",
-            {"heading": Box(7), "text": Box(7, most_em=38)},
+            {
+                "words": Region(("heading", "text"), Place((1, 7), row=1), caps={"text": 38}),
+                "actions": Region(_ACTIONS, Place((9, 12), row=1, across="end")),
+            },
+            Frame("6", "6", rows="end"),
+            phone=Frame(),
         ),
     },
     ground="accent",

@@ -1,29 +1,11 @@
 """Several things of one kind: what is offered, ways to reach, proofs."""
 
-from formulon.core.site.kind import Among, Box, Kind, Layout, Slot
+from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.kinds.shared import HEADING, INTRO, LINK, PICTURE
+from formulon.core.site.layout import Items, Layout, Place, Region, Tracks
 
-_CARD = ("card/padding", "card/padding", "card/border", "card/border")
-
-
-_MOST_CARDS = 12
-_ODD = tuple(range(1, _MOST_CARDS + 1, 2))
-
-
-def _thirds(rest: int) -> tuple[int, ...]:
-    """The numbers of cards that leave a rest when they are set in rows of three, so that the first row takes it up."""
-    return tuple(count for count in range(1, _MOST_CARDS + 1) if count % 3 == rest)
-
-
-def _both(prefix: str, columns: float) -> dict[str, Box]:
-    """Boxes of a card's title and text, in what the card's padding and border leave."""
-    return {f"{prefix}{slot}": Box(columns, inset=_CARD) for slot in ("title", "text")}
-
-
-def _inset(prefix: str, columns: float, space: str) -> dict[str, Box]:
-    """Boxes of an item's title and text inside a space on both sides."""
-    return {f"{prefix}{slot}": Box(columns, inset=(space, space)) for slot in ("title", "text")}
-
+_WORDS = ("title", "text", "link")
+_HEAD = Region(("heading", "text"), Place((1, 8), spans={"text": 5}))
 
 KIND = Kind(
     "Cards",
@@ -33,7 +15,7 @@ KIND = Kind(
         "items": Slot(
             "Cards",
             "items",
-            most=_MOST_CARDS,
+            most=12,
             items={
                 "title": Slot("Title", tag="h3", step="h3", ink="heading", most=120),
                 "text": Slot("Text", step="body", ink="quiet", most=600),
@@ -46,39 +28,84 @@ KIND = Kind(
         "lead": Layout(
             "Lead",
             "The first card is the largest, with pictures.",
-            {"heading": Box(8), "text": Box(5), **_both("items/", 4)},
-            among=(
-                Among(_both("", 5), index=0, counts=_thirds(0)),
-                Among(_both("", 3), index=1, counts=_thirds(0)),
-                Among(_both("", 3), index=2, counts=_thirds(0)),
-                Among(_both("", 5), index=0, counts=_thirds(1)),
-                Among(_both("", 6), index=0, counts=_thirds(2)),
-                Among(_both("", 6), index=1, counts=_thirds(2)),
-            ),
-            tablet=(Among(_both("", 10), index=0, counts=_ODD), Among(_both("", 6))),
-            phone_boxes=_both("items/", 12),
+            {
+                "head": _HEAD,
+                "items": Region(
+                    ("items",),
+                    items=Items(
+                        {
+                            "card": {
+                                "picture": Region(("picture",), Place(ratio=(4, 3)), phone=Place(ratio=(4, 3)), picture="card"),
+                                "words": Region(_WORDS, Place(gap="2"), phone=Place(gap="2")),
+                            },
+                            "wide": {
+                                "picture": Region(("picture",), Place(ratio=(16, 10)), Place(ratio=(16, 8)), picture="card"),
+                                "words": Region(_WORDS, Place((1, 5), gap="2"), Place((1, 10), gap="2")),
+                            },
+                            "side": {
+                                "picture": Region(("picture",), Place((1, 7), row=1, ratio=(16, 10)), picture="card"),
+                                "words": Region(_WORDS, Place((8, 12), row=1, down="center", gap="2")),
+                            },
+                        },
+                        Tracks(4, of=3, first={0: (6, 3, 3), 1: (12,), 2: (6, 6)}, lead={0: "wide", 1: "side"}),
+                        tablet=Tracks(6, of=2, first={1: (12,)}, lead={1: "wide"}),
+                        card="site",
+                    ),
+                ),
+            },
         ),
         "ledger": Layout(
             "Ledger",
             "A ruled list, one line for each, without pictures.",
-            {"heading": Box(4), "text": Box(4), "items/title": Box(3), "items/text": Box(5, most_em=34)},
+            {
+                "head": Region(("heading", "text"), Place((1, 4), row=1)),
+                "items": Region(
+                    ("items",),
+                    Place((5, 12), row=1),
+                    items=Items(
+                        {
+                            "line": {
+                                "title": Region(("title",), Place((1, 3), row=1, down="baseline")),
+                                "words": Region(
+                                    ("text", "link"),
+                                    Place((4, 8), row=1, down="baseline", gap="2"),
+                                    phone=Place(gap="2"),
+                                    caps={"text": 34},
+                                ),
+                            }
+                        },
+                        Tracks(8),
+                        ruled=True,
+                        pad="4",
+                        gap="",
+                        inner="2",
+                    ),
+                ),
+            },
         ),
         "terrace": Layout(
             "Terrace",
             "Solid cards that step down the page.",
             {
-                "heading": Box(8),
-                "text": Box(5),
-                **_inset("items/", 4, "5"),
+                "head": _HEAD,
+                "items": Region(
+                    ("items",),
+                    items=Items(
+                        {"card": {"words": Region(_WORDS, Place(gap="2"), phone=Place(gap="2"))}},
+                        Tracks(
+                            4,
+                            of=3,
+                            first={1: (6, 6, 6, 6), 2: (6, 6)},
+                            only={1: (8,)},
+                            step="5",
+                            stepped=(3, 4, 6, 9, 12),
+                        ),
+                        tablet=Tracks(6, of=2, first={1: (12,)}, step="5", stepped=(4, 6, 12)),
+                        card="solid",
+                        inset="5",
+                    ),
+                ),
             },
-            among=(
-                Among(_inset("", 8, "5"), counts=(1,)),
-                *(Among(_inset("", 6, "5"), index=index, counts=_thirds(1)) for index in range(4)),
-                *(Among(_inset("", 6, "5"), index=index, counts=_thirds(2)) for index in range(2)),
-            ),
-            tablet=(Among(_inset("", 12, "5"), index=0, counts=_ODD), Among(_inset("", 6, "5"))),
-            card=("items/title", "items/text", "items/link"),
-            phone_boxes=_inset("items/", 12, "5"),
         ),
     },
     ground="tint",

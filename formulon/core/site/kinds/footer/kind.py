@@ -1,6 +1,9 @@
-"""The foot of every page."""
+"""The foot of every page: the brand's name or mark, all pages, and how it is reached."""
 
-from formulon.core.site.kind import Box, Kind, Layout, Slot
+from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.layout import Frame, Layout, Place, Region
+
+_LEAD = ("mark", "text")
 
 KIND = Kind(
     "Footer",
@@ -12,14 +15,28 @@ KIND = Kind(
         "columns": Layout(
             "Columns",
             "Name large, then pages and contact in columns.",
-            {"mark": Box(5), "text": Box(5), "note": Box(12, most_em=38), "links": Box(3), "contact": Box(3)},
-            tablet_boxes={"contact": Box(4)},
+            {
+                "lead": Region(_LEAD, Place((1, 5), row=1)),
+                "links": Region(("links",), Place((7, 9), row=1), Place((6, 8), row=1)),
+                "contact": Region(("contact",), Place((10, 12), row=1), Place((9, 12), row=1)),
+                "note": Region(("note",), Place(above="3"), phone=Place(above="3"), ruled=True, caps={"note": 38}),
+            },
+            Frame("6", "6", rows="start"),
         ),
         "line": Layout(
             "Line",
             "All of it on one quiet line.",
-            {"mark": Box(6), "text": Box(6), "note": Box(6, most_em=38), "links": Box(6), "contact": Box(6)},
+            {
+                "lead": Region(_LEAD, Place((1, 6), row=1)),
+                "links": Region(("links",), Place((7, 12), row=1, across="end"), flow="row"),
+                "contact": Region(("contact",), Place((7, 12), row=2, across="end"), flow="row"),
+                "note": Region(("note",), Place((1, 6), row=3), caps={"note": 38}),
+            },
+            Frame("5", "5", rows="start"),
+            phone=Frame("6", "6"),
         ),
     },
     ground="footer",
+    tag="footer",
+    motif_first=True,
 )

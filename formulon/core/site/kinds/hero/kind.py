@@ -1,7 +1,10 @@
 """The opening of a page."""
 
-from formulon.core.site.kind import Box, Kind, Layout, Slot
+from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.kinds.shared import INTRO, PICTURE, PRIMARY, SECONDARY
+from formulon.core.site.layout import Frame, Layout, Place, Region
+
+_ACTIONS = ("primary", "secondary")
 
 KIND = Kind(
     "Hero",
@@ -16,31 +19,80 @@ KIND = Kind(
         "horizon": Layout(
             "Horizon",
             "A large headline over a picture that runs off the right edge.",
-            {"heading": Box(7), "text": Box(5, most_em=30)},
+            {
+                "lead": Region(("heading",), Place((1, 7), row=1)),
+                "words": Region(
+                    ("text", *_ACTIONS),
+                    Place((1, 5), row=2, below="7", gap="5"),
+                    phone=Place(gap="5"),
+                    caps={"text": 30},
+                ),
+                "picture": Region(
+                    ("picture",),
+                    Place((8, 13), row=1, rows=2, bleed=("top",)),
+                    phone=Place((0, 13), ratio=(4, 3)),
+                    picture="opening",
+                ),
+            },
+            Frame(bottom="", least=(440, 0.46, 680), last=True),
+            phone=Frame("6", ""),
         ),
         "frieze": Layout(
             "Frieze",
             "The headline across the page, a wide picture under it, words at its foot.",
-            {"heading": Box(12), "text": Box(6, most_em=34)},
+            {
+                "lead": Region(("heading",)),
+                "picture": Region(("picture",), Place((0, 12), ratio=(21, 8)), phone=Place(ratio=(4, 3)), picture="opening"),
+                "words": Region(("text", *_ACTIONS), Place((7, 12), gap="5"), phone=Place(gap="5"), caps={"text": 34}),
+            },
+            Frame(bottom="6"),
+            phone=Frame("6", "6"),
         ),
         "window": Layout(
             "Window",
             "A tall picture on the left, the words on a card that overlaps it.",
-            {"heading": Box(7, inset=("6", "6")), "text": Box(7, inset=("6", "6"), most_em=32)},
+            {
+                "picture": Region(
+                    ("picture",),
+                    Place((0, 7), row=1, down="end", ratio=(1, 1)),
+                    phone=Place((0, 13), row=1, ratio=(4, 3)),
+                    picture="opening",
+                ),
+                "words": Region(
+                    ("heading", "text", *_ACTIONS),
+                    Place((6, 12), row=1, inset="6", uncover="7", drop="5", down="end", gap="5"),
+                    phone=Place((0, 12), inset="5", rise="6", gap="5"),
+                    card=True,
+                    caps={"text": 32},
+                ),
+            },
+            Frame("", "6"),
             steps={"heading": "h1"},
-            card=("heading", "text", "primary", "secondary"),
-            phone_boxes={"heading": Box(12, inset=("5",)), "text": Box(12, inset=("5",), most_em=32)},
         ),
         "backcloth": Layout(
             "Backcloth",
             "The words on the picture itself, which fills the whole section.",
-            {"heading": Box(9), "text": Box(6, most_em=34)},
-            on_picture=("heading", "text"),
+            {
+                "picture": Region(("picture",), behind=True, picture="opening"),
+                "words": Region(
+                    ("heading", "text", *_ACTIONS),
+                    Place(spans={"heading": 9, "text": 6}, gap="5"),
+                    phone=Place(gap="5"),
+                    caps={"text": 34},
+                ),
+            },
+            Frame(least=(480, 0.52, 760), content="end"),
+            phone=Frame("6", "6", least=(480, 0.52, 760), content="end"),
         ),
         "words": Layout(
             "Words only",
             "Only words: a headline and its introduction side by side, for inner pages.",
-            {"heading": Box(7), "text": Box(4)},
+            {
+                "lead": Region(("heading",), Place((1, 7), row=1)),
+                "words": Region(("text", *_ACTIONS), Place((9, 12), row=1, gap="5"), phone=Place(gap="5"), caps={"text": 30}),
+            },
+            Frame(rows="end"),
+            phone=Frame("6", "6"),
             steps={"heading": "h1"},
         ),
     },

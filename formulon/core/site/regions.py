@@ -1,0 +1,99 @@
+"""A section as HTML, region by region, from what its layout declares."""
+
+from functools import cache
+from typing import TYPE_CHECKING, Any
+
+import jinja2
+from markupsafe import Markup
+
+from formulon.core.site.catalogue import FOLDER
+from formulon.core.site.kind import Slot
+from formulon.core.site.layout import Items, Region
+from formulon.core.site.model import Section
+
+if TYPE_CHECKING:
+    from formulon.core.site.render import View
+
+
+@cache
+def _template(environment: jinja2.Environment, kind: str) -> Any:
+    """What a kind draws beside its slots: its template's macros."""
+    if not (FOLDER / kind / "section.html").exists():
+        return None
+    return environment.get_template(f"{kind}/section.html").module
+
+
+def section_html(view: "View", environment: jinja2.Environment, section: Section) -> Markup:
+    """A section with its regions in reading order. A kind may draw the whole of it itself."""
+    own, kind = _template(environment, section.kind), section.catalogue
+    if hasattr(own, "section"):
+        return Markup(own.section(view, section).strip())
+    drawn = _Drawn(view, own, section)
+    layout, motif = kind.layouts[section.layout], view.motif(section)
+    regions = [drawn.region(name, region) for name, region in layout.regions.items()]
+    behind = Markup("").join(one for one, region in zip(regions, layout.regions.values(), strict=True) if region.behind)
+    inside = Markup("\n").join(
+        one for one, region in zip(regions, layout.regions.values(), strict=True) if one and not region.behind
+    )
+    return Markup('{}\n{}{}<div class="grid">\n{}\n</div>\n{}</{}>').format(
+        view.open(section), motif if kind.motif_first else "", behind, inside, "" if kind.motif_first else motif, kind.tag
+    )
+
+
+class _Drawn:
+    def __init__(self, view: "View", own: Any, section: Section) -> None:
+        self.view, self.own, self.section = view, own, section
+        self.slots = section.catalogue.slots
+
+    def region(self, name: str, region: Region) -> Markup:
+        """A region of the section; nothing where it would be empty."""
+        if region.items:
+            return self.items(name, region.slots[0], region.items)
+        inner = self.parts(region, "", self.slots, self.section.content)
+        ruled = " region--ruled" if region.ruled else ""
+        card = Markup(" ") + self.view.card(self.section) if region.card else Markup("")
+        return Markup('<div class="region region--{}{}"{}>\n{}\n</div>').format(name, ruled, card, inner) if inner else inner
+
+    def items(self, name: str, slot: str, items: Items) -> Markup:
+        values = self.section.content.get(slot) or []
+        if not values:
+            return Markup("")
+        card = Markup(" ") + self.view.card(self.section) if self.view.solid(self.section) else Markup("")
+        made = [
+            Markup('<li class="item{}"{}>\n{}\n</li>').format(
+                " card" if items.card == "site" else "", card, self.item(slot, index, value, items)
+            )
+            for index, value in enumerate(values)
+        ]
+        return Markup('<ul class="region region--{} items items--{}{}">\n{}\n</ul>').format(
+            name, len(values), " items--ruled" if items.ruled else "", Markup("\n").join(made)
+        )
+
+    def item(self, slot: str, index: int, value: dict[str, Any], items: Items) -> Markup:
+        made = []
+        for part, region in items.usual.items():
+            inner = self.parts(region, f"{slot}/{index}/", self.slots[slot].items, value)
+            if inner:
+                made.append(Markup('<div class="part part--{}">{}</div>').format(part, inner))
+        return Markup("\n").join(made)
+
+    def parts(self, region: Region, prefix: str, slots: Any, content: dict[str, Any]) -> Markup:
+        """What a region holds, in its order. Buttons in succession stand together."""
+        made: list[Markup] = []
+        buttons: list[Markup] = []
+        for name in region.slots:
+            slot: Slot | None = slots.get(name)
+            if slot and slot.type == "action" and slot.variant != "text":
+                buttons.append(self.view.action(self.section, prefix + name))
+            elif slot is None:
+                made.append(Markup(getattr(self.own, name)(self.view, self.section).strip()))
+            elif slot.type == "action":
+                link = self.view.action(self.section, prefix + name)
+                made += [Markup('<p class="more">{}</p>').format(link)] if link else []
+            elif slot.type == "picture":
+                made.append(self.view.picture(self.section, prefix + name))
+            else:
+                made.append(self.view.text(self.section, prefix + name))
+        if any(buttons):
+            made.append(Markup('<div class="actions">{}</div>').format(Markup("").join(buttons)))
+        return Markup("\n").join(one for one in made if one)

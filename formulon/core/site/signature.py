@@ -1,0 +1,105 @@
+"""The geometric signature of a layout, by which layouts are compared: what stands in which columns and rows, what bleeds and
+overlaps, and how much of it is picture. A mirror image has the same signature.
+"""
+
+from dataclasses import dataclass
+from functools import lru_cache
+from typing import Literal
+
+from formulon.core.site.kind import Kind
+from formulon.core.site.layout import COLUMNS, Layout, Region
+from formulon.core.site.sketch import picture_share
+
+Holds = Literal["picture", "heading", "words", "items", "actions", "part"]
+_WEIGHTS = {"columns": 0.5, "row": 0.2, "bleed": 0.15, "over": 0.15}
+_PICTURE = 0.15  # what the share of picture counts for, beside the regions
+
+
+@dataclass(frozen=True, slots=True)
+class Held:
+    """A region: what it holds, its columns counted from the side on which the lead stands, its row, the edges of the viewport that
+    it runs to, whether it stands over something, and for a collection the columns of its first items."""
+
+    what: Holds
+    first: int
+    last: int
+    row: int
+    bleeds: tuple[bool, bool]
+    over: bool
+    tracks: tuple[int, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Signature:
+    """A layout as it is compared."""
+
+    regions: tuple[Held, ...]
+    picture: float  # share, 0–1
+
+
+def signature(kind: Kind, name: str) -> Signature:
+    """The signature of one of a kind's layouts."""
+    return _signature(kind.layouts[name], picture_share(kind, kind.layouts[name]))
+
+
+@lru_cache(maxsize=512)
+def _signature(layout: Layout, picture: float) -> Signature:
+    mirrored = _lead_is_at_end(layout)
+    made, row = [], 0
+    for region in layout.regions.values():
+        place = region.at
+        row = place.row or row + 1
+        first, last = place.cols or (1, COLUMNS)
+        bleeds = place.edges
+        if mirrored:
+            first, last, bleeds = COLUMNS + 1 - last, COLUMNS + 1 - first, (bleeds[1], bleeds[0])
+        tracks = region.items.at.spans(3) if region.items else ()
+        over = region.card or region.behind or "top" in place.bleed
+        made.append(Held(_holds(region), first, last, row, bleeds, over, tracks))
+    return Signature(tuple(made), round(picture, 3))
+
+
+def _holds(region: Region) -> Holds:
+    if region.items:
+        return "items"
+    if region.picture and len(region.slots) == 1:
+        return "picture"
+    if "heading" in region.slots:
+        return "heading"
+    if set(region.slots) <= {"primary", "secondary", "action"}:
+        return "actions"
+    return "words" if "text" in region.slots else "part"
+
+
+def _lead_is_at_end(layout: Layout) -> bool:
+    """Whether what leads, the headline, stands nearer to the end than to the start."""
+    for region in layout.regions.values():
+        if "heading" in region.slots:
+            first, last = region.at.within()
+            return first + last > COLUMNS + 1
+    return False
+
+
+def likeness(one: Signature, two: Signature) -> float:
+    """How alike two layouts are, 0–1; 1 for the same or a mirror image."""
+    pairs, left = 0.0, list(two.regions)
+    for held in one.regions:
+        scored = sorted(((_alike(held, other), index) for index, other in enumerate(left)), reverse=True)
+        if scored and scored[0][0] > 0:
+            pairs += scored[0][0]
+            left.pop(scored[0][1])
+    most = max(len(one.regions), len(two.regions), 1)
+    picture = 1 - abs(one.picture - two.picture)
+    return (1 - _PICTURE) * pairs / most + _PICTURE * picture
+
+
+def _alike(one: Held, two: Held) -> float:
+    if one.what != two.what:
+        return 0.0
+    shared = min(one.last, two.last) - max(one.first, two.first) + 1
+    whole = max(one.last, two.last) - min(one.first, two.first) + 1
+    columns = max(0, shared) / whole
+    if one.what == "items" and one.tracks != two.tracks:
+        columns /= 2
+    told = {"columns": columns, "row": one.row == two.row, "bleed": one.bleeds == two.bleeds, "over": one.over == two.over}
+    return sum(weight * float(told[name]) for name, weight in _WEIGHTS.items())

@@ -1,0 +1,220 @@
+"""Every layout of the catalogue in Chromium, against what its declaration says: with few contents, many, long ones and hardly any,
+at the edges of every class of widths and between. All layouts of a case stand on one page."""
+
+from collections.abc import Iterator
+from functools import cache
+from pathlib import Path
+from typing import Any
+
+import pytest
+from playwright.sync_api import Browser, Page
+
+from formulon.core.checks.facts import TextRun
+from formulon.core.checks.predict import predict
+from formulon.core.site import sheets
+from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.geometry import box_of, box_start, box_width, content_width, general
+from formulon.core.site.kind import Slot
+from formulon.core.site.layout import class_of
+from formulon.core.site.model import FRAME, Section, Site
+from formulon.core.site.planner import plan
+from formulon.core.site.render import render
+from formulon.core.site.setting import set_in, step_of
+from formulon.core.site.slots import slot_values
+from formulon.core.system.choices import Choices
+from formulon.core.system.identity import Identity
+from formulon.core.system.resolve import resolve
+from tests.browser.test_published import show
+
+WIDTHS = (320, 360, 767, 768, 1023, 1024, 1280, 1920)
+CASES = ("few", "many", "long", "missing")
+_LONG = "Donaudampfschifffahrtsgesellschaftskapitän"
+_WORDS = "Wir flechten Körbe aus Weiden, die wir selbst auf vier Hektar Moor schneiden, und liefern sie innerhalb einer Woche. "
+
+
+def filled(slot: Slot, case: str, number: int = 0) -> Any:
+    """What a slot holds in a case; None for nothing."""
+    if slot.type == "items":
+        if case == "missing":
+            return [{name: filled(inner, "few") for name, inner in slot.items.items() if inner.type == "text"}][:1]
+        count = {"few": 2, "many": slot.most, "long": 5}[case]
+        return [{name: filled(inner, case, index) for name, inner in slot.items.items()} for index in range(count)]
+    if slot.type == "picture":
+        return None if case == "missing" else {"source": f"drawn:arcs/{number + 3}", "alt": "", "decorative": True}
+    if slot.type == "action":
+        label = {"few": "Mehr", "many": "Alle Körbe ansehen", "long": f"{_LONG} anrufen"}.get(case)
+        return label and {"label": label, "to": "page:home"}
+    running = slot.step not in ("display", "h1", "h2", "h3")
+    if case == "missing":
+        return None if running else "Weide"
+    if case == "long":
+        return f"{_LONG} {_WORDS if running else ''}{_LONG}"[: slot.most]
+    return (
+        (_WORDS * (4 if case == "many" else 1))[: slot.most] if running else "Körbe aus Weiden" + " vom Moor" * (case == "many")
+    )
+
+
+def every_layout(case: str) -> list[Section]:
+    """A section of every layout that stands on pages."""
+    made = []
+    for kind, one in CATALOGUE.items():
+        for name in one.layouts if kind not in FRAME else ():
+            content = {slot: value for slot, own in one.slots.items() if (value := filled(own, case))}
+            ground = ("paper", "tint", "deep", "brand", "accent")[len(made) % 5]
+            made.append(Section.model_validate({"id": f"{kind}-{name}".replace("_", "-"), "kind": kind, "layout": name, "ground": ground, "content": content}))  # fmt: skip
+    return made
+
+
+@cache
+def site(case: str, footer: str) -> Site:
+    identity = Identity.model_validate({
+        "name": _LONG if case == "long" else "Moorweide", "language": "de", "colors": [{"name": "Moor", "value": "#3a5a40"}],
+        "contact": {} if case == "missing" else {"email": "korb@moorweide.example", "phone": "+49 30 901820"},
+    })  # fmt: skip
+    made = plan(identity, Choices.model_validate({"cards": {"many": "lined", "long": "solid"}.get(case, "plain")}))
+    home = made.own_pages()[0].model_copy(update={"sections": every_layout(case)})
+    body = made.model_dump() | {"pages": [home.model_dump(), *(page.model_dump() for page in made.own_pages()[1:])]}
+    body["frame"]["footer"]["layout"] = footer
+    body["frame"]["footer"]["content"] = {
+        slot: value for slot, own in CATALOGUE["footer"].slots.items() if (value := filled(own, case))
+    }
+    return Site.model_validate(body)
+
+
+def write(made: Site, folder: Path) -> None:
+    for name, data in render(made, resolve(made.identity, made.choices)).items():
+        (folder / name).parent.mkdir(parents=True, exist_ok=True)
+        (folder / name).write_bytes(data)
+
+
+@pytest.fixture(scope="module")
+def tab(chromium: Browser) -> Iterator[Page]:
+    context = chromium.new_context(java_script_enabled=True)
+    yield context.new_page()
+    context.close()
+
+
+# By section: every text with its slot's path, its left edge and width, and its lines; every region and every item with its box.
+READ = """() => [...document.querySelectorAll('main > section, body > footer')].map(section => {
+  const box = e => { const r = e.getBoundingClientRect(); return [r.left, r.top, r.right, r.bottom]; };
+  const list = section.querySelector('.items'), items = list ? [...list.children] : [];
+  const texts = [...section.querySelectorAll('[class*="slot--"]')].map(e => {
+    const name = /slot--([\\w-]+)/.exec(e.className)[1], item = items.findIndex(i => i.contains(e));
+    const range = document.createRange(); range.selectNodeContents(e);
+    const tops = new Set([...range.getClientRects()].filter(r => r.width > 0).map(r => Math.round(r.top)));
+    return {path: item < 0 ? name : `items/${item}/${name}`, box: box(e), lines: tops.size};
+  });
+  const inner = section.querySelector('.grid');
+  const regions = [...inner.children].filter(e => e.matches('.region')).map(e =>
+    ({name: /region--([\\w-]+)/.exec(e.className)[1], box: box(e)}));
+  return {texts, regions, items: items.map(box), box: box(section)};
+})"""
+
+
+@pytest.mark.parametrize("case", CASES)
+def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, case: str) -> None:
+    lines = wrong = 0
+    for footer in CATALOGUE["footer"].layouts if case in ("many", "missing") else ("columns",):
+        made = site(case, footer)
+        system = resolve(made.identity, made.choices)
+        write(made, tmp_path)
+        sections = [*made.pages[0].sections, made.frame.footer]
+        runs = {
+            (fact.place.section, fact.place.slot): fact
+            for fact in predict(made, system, [made.pages[0]], widths=WIDTHS) if isinstance(fact, TextRun) and "/label/" not in fact.ink
+        }  # fmt: skip
+        for width in WIDTHS:
+            show(tab, tmp_path, "index.html", width)
+            assert tab.evaluate("document.documentElement.scrollWidth") == width, (case, width)
+            for section, seen in zip(sections, tab.evaluate(READ), strict=True):
+                told = (section.kind, section.layout, width, case)
+                drawn = section.catalogue.layouts[section.layout].drawn
+                texts = {
+                    path for path, (slot, _) in slot_values(section).items() if slot.type == "text" and general(path) in drawn
+                }
+                assert {one["path"] for one in seen["texts"]} == texts, told
+                for text in seen["texts"]:
+                    step = system.steps[step_of(section, text["path"])]
+                    value = slot_values(section)[text["path"]][1]
+                    size = step.size(width) * set_in(system, section, text["path"], value, "de")[1]
+                    box = box_of(section, text["path"], width)
+                    assert box is not None, told
+                    assert text["box"][0] == pytest.approx(box_start(system, box, width, size), abs=1), (told, text)
+                    wide = text["box"][2] - text["box"][0]
+                    assert wide == pytest.approx(box_width(system, box, width, size), abs=1), (told, text)
+                    fit = runs[section.id, text["path"]].fits[width]
+                    lines, wrong = lines + 1, wrong + (fit.lines != text["lines"])
+                regions(section, seen, width, content_width(system, width))
+    assert lines > 150 and wrong <= lines // 200, f"{wrong} of {lines} texts have other lines than predicted"
+
+
+def regions(section: Section, seen: dict[str, Any], width: int, content: float) -> None:
+    """No region runs over an edge that it was not declared to run to, and none stands over another that it was not to overlap."""
+    layout, told = section.catalogue.layouts[section.layout], (section.kind, section.layout, width)
+    start, end = (width - content) / 2, (width + content) / 2
+    boxes = {one["name"]: one["box"] for one in seen["regions"] if not layout.regions[one["name"]].behind}
+    for name, (left, _, right, bottom) in boxes.items():
+        to_start, to_end = layout.regions[name].place(class_of(width)).edges
+        assert left >= (0 if to_start else start) - 1 and right <= (width if to_end else end) + 1, (told, name)
+        assert ((abs(left) <= 1) == to_start and (abs(right - width) <= 1) == to_end) or content == width, (told, name)
+        hangs = layout.regions[name].place(class_of(width)).drop
+        assert bottom <= seen["box"][3] + 1 or hangs, (told, name)
+    names = [name for name in boxes if not (layout.regions[name].card or layout.regions[name].free)]
+    for index, one in enumerate(names):
+        assert not any(meet(boxes[one], boxes[other]) for other in names[index + 1 :]), (told, one)
+    for index, item in enumerate(seen["items"]):
+        assert not any(meet(item, other) for other in seen["items"][index + 1 :]), (told, index)
+
+
+def meet(one: list[float], two: list[float]) -> bool:
+    return one[0] < two[2] - 1 and two[0] < one[2] - 1 and one[1] < two[3] - 1 and two[1] < one[3] - 1
+
+
+def test_a_style_sheet_beside_a_layout_moves_no_box(tab: Page, tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    """Curves and clips are drawn; where things stand is declared. A free drawing is left out: it has no box to be told."""
+    read, own = [], sheets.kind_css
+    made = site("many", "columns")
+    told = [
+        not any(one.free for one in section.catalogue.layouts[section.layout].regions.values())
+        for section in made.pages[0].sections
+    ]
+    for without in (False, True):
+        if without:
+            monkeypatch.setattr(sheets, "kind_css", lambda kind: own(kind) if kind in FRAME else "")
+            sheets.layouts_css.cache_clear()
+        folder = tmp_path / str(without)
+        write(made, folder)
+        read.append([])
+        for width in (360, 768, 1280):
+            show(tab, folder, "index.html", width)
+            for free, one in zip(told, tab.evaluate(READ)[:-1], strict=True):
+                boxes = [*(region["box"] for region in one["regions"]), *one["items"], one["box"]]
+                read[-1] += [(x, y - one["box"][1], to, end - one["box"][1]) for x, y, to, end in boxes] if free else []
+    sheets.layouts_css.cache_clear()
+    assert len(read[0]) > 60 and read[0] == read[1]
+
+
+@pytest.mark.parametrize("style", ["plain", "lined", "solid"])
+def test_boxes_of_items_are_as_wide_as_predicted_at_every_number(tab: Page, tmp_path: Path, style: str) -> None:
+    """Every number of items of every collection in the catalogue."""
+    sections = []
+    for kind, one in CATALOGUE.items():
+        for name, layout in one.layouts.items():
+            for count in range(1, one.slots[layout.collection[0]].most + 1) if layout.collection else ():
+                slot = one.slots["items"]
+                items = [{key: filled(inner, "few", index) for key, inner in slot.items.items()} for index in range(count)]
+                sections.append(Section(id=f"{kind}-{name}-{count}", kind=kind, layout=name, content={"items": items}))
+    made = site("few", "columns").with_choices(Choices.model_validate({"cards": style}))
+    made = made.model_copy(update={"pages": [made.pages[0].model_copy(update={"sections": sections})]})
+    system = resolve(made.identity, made.choices)
+    write(made, tmp_path)
+    for width in (360, 768, 1023, 1024, 1280, 1920):
+        show(tab, tmp_path, "index.html", width)
+        for section, seen in zip(sections, tab.evaluate(READ)[:-1], strict=True):
+            for text in seen["texts"]:
+                step, box = system.steps[step_of(section, text["path"])], box_of(section, text["path"], width)
+                assert box is not None
+                size = step.size(width) * set_in(system, section, text["path"], slot_values(section)[text["path"]][1], "de")[1]
+                wide = text["box"][2] - text["box"][0]
+                assert wide == pytest.approx(box_width(system, box, width, size), abs=0.6), (section.id, text, width)
+                assert text["box"][0] == pytest.approx(box_start(system, box, width, size), abs=0.6), (section.id, text, width)
