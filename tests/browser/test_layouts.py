@@ -49,9 +49,8 @@ def filled(slot: Slot, case: str, number: int = 0) -> Any:
         return None if running else "Weide"
     if case == "long":
         return f"{_LONG} {_WORDS if running else ''}{_LONG}"[: slot.most]
-    return (
-        (_WORDS * (4 if case == "many" else 1))[: slot.most] if running else "Körbe aus Weiden" + " vom Moor" * (case == "many")
-    )
+    words = _WORDS * (4 if case == "many" else 1) if running else "Körbe aus Weiden" + " vom Moor" * (case == "many")
+    return words[: slot.most]
 
 
 def every_layout(case: str) -> list[Section]:

@@ -18,16 +18,15 @@ def faults(kind: Kind, parts: frozenset[str] = frozenset()) -> list[str]:
     for name, layout in kind.layouts.items():
         made += [f"{name}: {one}" for one in _layout(kind, layout, parts)]
     shown = {slot for layout in kind.layouts.values() for slot in layout.drawn}
-    for path in _paths(kind.slots):
+    for path in every_slot(kind.slots):
         if path not in shown and kind.slots[path.split("/")[0]].type != "items":
             made.append(f"No layout shows the slot {path}.")
     return made
 
 
-def _paths(slots: Mapping[str, Slot]) -> Iterator[str]:
-    for name, slot in slots.items():
-        yield name
-        yield from (f"{name}/{inner}" for inner in slot.items)
+def every_slot(slots: Mapping[str, Slot]) -> dict[str, Slot]:
+    """The slots of a kind by path, those of items without a number: "items/title"."""
+    return dict(slots) | {f"{name}/{inner}": slot for name, outer in slots.items() for inner, slot in outer.items.items()}
 
 
 def _layout(kind: Kind, layout: Layout, parts: frozenset[str]) -> Iterator[str]:
@@ -49,7 +48,8 @@ def _layout(kind: Kind, layout: Layout, parts: frozenset[str]) -> Iterator[str]:
         yield "A slot stands in two regions."
     if "heading" in kind.slots and "heading" not in seen:
         yield "It shows no headline."
-    wrong = set(layout.steps) - {name for name, slot in kind.slots.items() if slot.type == "text"}
+    texts = {path for path, slot in every_slot(kind.slots).items() if slot.type == "text"}
+    wrong = set(layout.steps) - texts
     if wrong:
         yield f"A step is set of {sorted(wrong)[0]}, which is no text."
     for width in CLASSES:

@@ -46,6 +46,7 @@ class Place:
     gap: str = "4"  # between the parts that it holds
     ratio: tuple[float, float] | None = None  # of a picture, width to height; without one it fills its rows
     spans: Mapping[str, int] = field(default_factory=dict)  # columns of slots that are narrower than the region
+    most: float = 0.0  # width in px of a picture that is not to grow with its columns
     height: float = 0.0  # of a free drawing, as a share of the viewport's width
 
     def within(self, columns: int = COLUMNS) -> tuple[int, int]:

@@ -218,9 +218,8 @@ def touched(region: Region, place: Place, frame: Frame) -> tuple[Edge, ...]:
     """The edges of the viewport and of its section that a region runs along."""
     start, end = place.edges
     top = "top" in place.bleed or (not region.card and not frame.top and place.row == 1)
-    return tuple(
-        name for name, there in (("start", start), ("end", end), ("top", top), ("bottom", "bottom" in place.bleed)) if there
-    )
+    bottom = "bottom" in place.bleed or (region.picture and not place.ratio and not frame.bottom)
+    return tuple(name for name, there in (("start", start), ("end", end), ("top", top), ("bottom", bottom)) if there)
 
 
 def _corners(radius: str, edges: tuple[Edge, ...]) -> dict[str, str]:
@@ -239,6 +238,7 @@ def _inside(sheet: _Sheet, selector: str, region: Region, width: Class, columns:
 
     if region.picture:
         own: dict[str, str] = {}
+        own |= {"max-width": f"{place.most:g}px"} if place.most else {}
         radius = f"var(--shape-{region.picture}-picture-radius, var(--shape-picture-radius))"
         if place.ratio:
             own["aspect-ratio"] = f"var(--shape-{region.picture}-picture-ratio, {place.ratio[0]:g} / {place.ratio[1]:g})"

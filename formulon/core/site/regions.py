@@ -40,6 +40,12 @@ def section_html(view: "View", environment: jinja2.Environment, section: Section
     )
 
 
+def _lines(region: Region, items: Items) -> str:
+    """The classes of a ruled collection; one under another, the last has a line under it too."""
+    closed = " items--closed" if items.at.span >= region.at.columns() else ""
+    return f" items--ruled{closed}" if items.ruled else ""
+
+
 class _Drawn:
     def __init__(self, view: "View", own: Any, section: Section) -> None:
         self.view, self.own, self.section = view, own, section
@@ -48,13 +54,14 @@ class _Drawn:
     def region(self, name: str, region: Region) -> Markup:
         """A region of the section; nothing where it would be empty."""
         if region.items:
-            return self.items(name, region.slots[0], region.items)
+            return self.items(name, region, region.items)
         inner = self.parts(region, "", self.slots, self.section.content)
         ruled = " region--ruled" if region.ruled else ""
         card = Markup(" ") + self.view.card(self.section) if region.card else Markup("")
         return Markup('<div class="region region--{}{}"{}>\n{}\n</div>').format(name, ruled, card, inner) if inner else inner
 
-    def items(self, name: str, slot: str, items: Items) -> Markup:
+    def items(self, name: str, region: Region, items: Items) -> Markup:
+        slot = region.slots[0]
         values = self.section.content.get(slot) or []
         if not values:
             return Markup("")
@@ -66,7 +73,7 @@ class _Drawn:
             for index, value in enumerate(values)
         ]
         return Markup('<ul class="region region--{} items items--{}{}">\n{}\n</ul>').format(
-            name, len(values), " items--ruled" if items.ruled else "", Markup("\n").join(made)
+            name, len(values), _lines(region, items), Markup("\n").join(made)
         )
 
     def item(self, slot: str, index: int, value: dict[str, Any], items: Items) -> Markup:

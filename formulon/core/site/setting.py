@@ -4,7 +4,7 @@ of a headline would not fit its box. Pages are drawn by this, and what is predic
 
 from functools import lru_cache
 
-from formulon.core.site.geometry import box_of, box_width
+from formulon.core.site.geometry import box_of, box_width, general
 from formulon.core.site.model import PLACEHOLDER, Section
 from formulon.core.system.model import Step, System
 from formulon.core.type.emphasis import encoded
@@ -26,7 +26,7 @@ def step_of(section: Section, slot: str) -> str:
     parts = slot.split("/")
     found = section.catalogue.slots[parts[0]]
     found = found.items[parts[2]] if len(parts) == 3 else found
-    return section.catalogue.layouts[section.layout].steps.get(slot, found.step)
+    return section.catalogue.layouts[section.layout].steps.get(general(slot), found.step)
 
 
 def set_in(system: System, section: Section, slot: str, text: str, language: str) -> tuple[str, float]:

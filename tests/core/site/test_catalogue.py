@@ -9,7 +9,7 @@ from typing import Any
 import pytest
 
 from formulon.core.site.catalogue import CATALOGUE, FOLDER, DeclarationError, kind_css, take_in
-from formulon.core.site.declaration import faults
+from formulon.core.site.declaration import every_slot, faults
 from formulon.core.site.kind import Kind, Slot, card_ground
 from formulon.core.site.layout import CLASSES, COLUMNS, Items, Layout, Place, Region, Tracks, parts
 from formulon.core.site.sheets import site_css
@@ -21,8 +21,7 @@ MOVES = {"grid-column", "grid-row", "grid-area", "grid-template-columns", "grid-
 
 def slots(kind: str) -> dict[str, Slot]:
     """The slots of a kind by path, those of items included."""
-    own = dict(CATALOGUE[kind].slots)
-    return own | {f"{name}/{inner}": slot for name, outer in own.items() for inner, slot in outer.items.items()}
+    return every_slot(CATALOGUE[kind].slots)
 
 
 def test_every_folder_is_a_kind_and_every_kind_a_folder() -> None:
