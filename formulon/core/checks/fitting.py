@@ -111,5 +111,5 @@ def largest(site: Site, system: System, step: str, lines: int = MOST_LINES, widt
 def _texts(page: Page, step: str) -> Iterable[tuple[Section, str, str]]:
     for section in page.sections:
         for path, (slot, value) in slot_values(section).items():
-            if slot.type == "text" and value and step_of(section, path) == step:
+            if slot.of.set_in_type and value and step_of(section, path) == step:
                 yield section, path, value

@@ -24,11 +24,12 @@ from formulon.core.site.cards import on_card
 from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px
 from formulon.core.site.header import name_room, name_scale, rows
 from formulon.core.site.kind import Slot, card_ground
-from formulon.core.site.model import PLACEHOLDER, Page, Picture, Section, Site
+from formulon.core.site.model import Page, Section, Site
 from formulon.core.site.render import WIDTHS, names_beside
 from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
+from formulon.core.site.values import PLACEHOLDER, Picture
 from formulon.core.system.lockup import size_of
 from formulon.core.system.model import Scheme, System
 from formulon.core.system.policy import policy_of
@@ -45,7 +46,7 @@ _STATES = ("rest", "hover", "pressed")
 
 def predict_section(site: Site, system: System, page: Page, section: Section, open_blob: OpenBlob | None = None) -> list[Fact]:
     """The facts of one section of a page alone; see `predict`."""
-    return list(_Prediction(site, system, open_blob).section(page, section))
+    return list(Prediction(site, system, open_blob).section(page, section))
 
 
 def predict(
@@ -57,11 +58,11 @@ def predict(
 ) -> list[Fact]:
     """All facts of the given pages, or of every page, in the order of the site, at viewport widths in px. `open_blob` gives the
     bytes of a photograph by its SHA-256; without it, what a text on a photograph has cannot be told."""
-    work = _Prediction(site, system, open_blob, widths)
+    work = Prediction(site, system, open_blob, widths)
     return [fact for page in (site.pages if pages is None else pages) for fact in work.page(page)]
 
 
-class _Prediction:
+class Prediction:
     def __init__(self, site: Site, system: System, open_blob: OpenBlob | None, widths: tuple[int, ...] = WIDTHS) -> None:
         self.site, self.system, self.open_blob, self.widths = site, system, open_blob, widths
         self.policy, self.language = policy_of(site.choices), site.identity.language
@@ -165,18 +166,12 @@ class _Prediction:
                 continue  # kept for another layout
             ground = card_ground(section.ground) if own in cards else section.ground
             place = Place(page.id, section.id, path)
-            if slot.type == "text":
-                yield Words(place, slot.label, value)
-                on_picture = own in layout.on_picture and self.has_picture(section)
-                for run in self.text(place, section, slot, value, ground):
-                    made = replace(run, on_picture=True) if on_picture else run
-                    standing += [made] if on_picture else []
-                    yield made
-            elif slot.type == "action":
-                yield Words(place, slot.label, value["label"])
-                yield from self.action(place, section, slot, value, ground)
-            elif slot.type == "picture":
-                yield self.picture(place, value)
+            on_picture = slot.of.set_in_type and own in layout.on_picture and self.has_picture(section)
+            for fact in slot.of.facts(self, place, section, slot, value, ground):
+                if on_picture and isinstance(fact, TextRun):
+                    standing.append(replace(fact, on_picture=True))
+                    fact = standing[-1]
+                yield fact
         if standing:
             yield self.on_picture(page, section, standing)
 
@@ -216,7 +211,27 @@ class _Prediction:
         """The colours in which drawings are drawn in a scheme."""
         return tuple(from_hex(self.system.css(f"picture/{number}", scheme)) for number in range(1, 6))
 
-    def text(self, place: Place, section: Section, slot: Slot, value: str, ground: str) -> Iterator[TextRun]:
+    def words(self, place: Place, label: str, text: str) -> Words:
+        """The raw text of a slot."""
+        return Words(place, label, text)
+
+    def loose(self, place: Place, text: str, step: str, ground: str, ink: str) -> Iterator[TextRun]:
+        """A text whose box cannot be told without a browser."""
+        yield from self.runs(place, PLACEHOLDER.sub(r"[\1]", text), "td", step, ground, ink)
+
+    def link(self, place: Place, slot: Slot, label: str, to: str, ground: str) -> Iterator[Fact]:
+        """A link within a text: in the ink of links, in the step of the text around it."""
+        yield from self.runs(place, emphasis.plain(label), "a", slot.step, ground, "link")
+        yield Destination(place, label, to, self.alive(to))
+
+    def alive(self, to: str) -> bool:
+        """Whether a destination leads anywhere that is known."""
+        return bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)
+
+    def text(
+        self, place: Place, section: Section, slot: Slot, value: str, ground: str, indent: float = 0.0
+    ) -> Iterator[TextRun]:
+        """A text in its box, which is narrower by an indent in em of its size."""
         name = step_of(section, place.slot)
         step = self.system.steps[name]
         put, scale = set_in(self.system, section, place.slot, value, self.language)
@@ -230,7 +245,9 @@ class _Prediction:
             room = self.room(box_of(section, place.slot, width), width, size)
             if room is None:
                 continue
-            fits[width] = fit(step.family, step.weight, drawn, size, room, step.tracking, self.language, headline)
+            fits[width] = fit(
+                step.family, step.weight, drawn, size, room - indent * size, step.tracking, self.language, headline
+            )
         unwritten = marked != value
         for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits, sizes):
             if unwritten or styles or scale < 1:
@@ -298,8 +315,7 @@ class _Prediction:
         sizes = {width: self.action_size(place, section, slot, label, width) for width in self.widths}
         gap = px(self.system, "space/3", 360)
         yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
-        alive = bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)
-        yield Destination(place, label, to, alive)
+        yield Destination(place, label, to, self.alive(to))
 
     def picture(self, place: Place, value: dict[str, Any]) -> PictureFact:
         source = value["source"]

@@ -20,8 +20,9 @@ from formulon.core.color.srgb import RGB
 from formulon.core.color.treatment import Treatment, treated
 from formulon.core.site import pictures
 from formulon.core.site.behind import Pixels, TextBlock, behind, cropped, glyphs, profile
-from formulon.core.site.model import Picture, Site
+from formulon.core.site.model import Site
 from formulon.core.site.standing import Stand
+from formulon.core.site.values import Picture
 
 OpenBlob = Callable[[str], bytes]
 NATURAL = Treatment()

@@ -19,7 +19,7 @@ def faults(kind: Kind, parts: frozenset[str] = frozenset()) -> list[str]:
         made += [f"{name}: {one}" for one in _layout(kind, layout, parts)]
     shown = {slot for layout in kind.layouts.values() for slot in layout.drawn}
     for path in every_slot(kind.slots):
-        if path not in shown and kind.slots[path.split("/")[0]].type != "items":
+        if path not in shown and not kind.slots[path.split("/")[0]].of.collection:
             made.append(f"No layout shows the slot {path}.")
     return made
 
@@ -40,7 +40,7 @@ def _layout(kind: Kind, layout: Layout, parts: frozenset[str]) -> Iterator[str]:
         seen += region.slots
         if region.items:
             slot = kind.slots.get(region.slots[0])
-            if slot is None or slot.type != "items" or len(region.slots) > 1:
+            if slot is None or not slot.of.collection or len(region.slots) > 1:
                 yield f"{name}: A collection holds one slot of items and nothing else."
             else:
                 yield from (f"{name}: {one}" for one in _items(region, region.items, slot))
@@ -48,7 +48,7 @@ def _layout(kind: Kind, layout: Layout, parts: frozenset[str]) -> Iterator[str]:
         yield "A slot stands in two regions."
     if "heading" in kind.slots and "heading" not in seen:
         yield "It shows no headline."
-    texts = {path for path, slot in every_slot(kind.slots).items() if slot.type == "text"}
+    texts = {path for path, slot in every_slot(kind.slots).items() if slot.of.set_in_type}
     wrong = set(layout.steps) - texts
     if wrong:
         yield f"A step is set of {sorted(wrong)[0]}, which is no text."
@@ -63,7 +63,7 @@ def _region(region: Region, slots: Mapping[str, Slot], parts: frozenset[str] | s
     for slot, cap in region.caps.items():
         if slot not in region.slots or not _CAPS[0] <= cap <= _CAPS[1]:
             yield f"The cap of {slot} is of a slot that is elsewhere, or no length of a line."
-    pictures = [slot for slot in region.slots if slot in slots and slots[slot].type == "picture"]
+    pictures = [slot for slot in region.slots if slot in slots and slots[slot].of.picture]
     if bool(pictures) != bool(region.picture):
         yield "A region that holds a picture says of which kind, and no other does."
     if pictures and not region.behind and not region.phone.ratio:
@@ -75,7 +75,9 @@ def _region(region: Region, slots: Mapping[str, Slot], parts: frozenset[str] | s
         if any(slot not in region.slots or not 0 < wide <= place.columns() for slot, wide in place.spans.items()):
             yield "A slot's columns are more than its region's, or it stands elsewhere."
         running = [
-            slot for slot in region.slots if slot in slots and slots[slot].type == "text" and slots[slot].step in _RUNNING
+            slot
+            for slot in region.slots
+            if slot in slots and slots[slot].of.drawn_as == "text" and slots[slot].step in _RUNNING
         ]
         if running and place.columns() < _NARROWEST:
             yield f"Running text stands in {place.columns()} columns; {_NARROWEST} are the least."

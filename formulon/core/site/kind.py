@@ -2,11 +2,10 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
-from typing import Literal
 
 from formulon.core.site.layout import Layout
-
-SlotType = Literal["text", "action", "picture", "items"]
+from formulon.core.site.slot_types import TYPES
+from formulon.core.site.slot_types.base import SlotType
 
 
 @dataclass(frozen=True, slots=True)
@@ -14,13 +13,19 @@ class Slot:
     """A place for content. Texts have the tag, step and ink that they are set in on every layout."""
 
     label: str
-    type: SlotType = "text"
+    type: str = "text"  # a name in slot_types
     tag: str = "p"
     step: str = "body"
     ink: str = "body"
     variant: str = "primary"  # of an action
     most: int = 600
     items: dict[str, "Slot"] = field(default_factory=dict)
+    one: str = ""  # what an item is called
+
+    @property
+    def of(self) -> SlotType:
+        """The type itself."""
+        return TYPES[self.type]
 
 
 @dataclass(frozen=True, slots=True, eq=False)

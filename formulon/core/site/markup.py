@@ -2,7 +2,7 @@
 
 from markupsafe import Markup, escape
 
-from formulon.core.site.model import PLACEHOLDER
+from formulon.core.site.values import PLACEHOLDER
 from formulon.core.type import emphasis
 from formulon.core.type.breaks import SOFT_HYPHEN, between_words
 

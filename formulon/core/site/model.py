@@ -1,73 +1,17 @@
 """Site, pages and sections: the content of a site, apart from how it looks."""
 
 import re
-from typing import Annotated, Any, Literal, Self
+from typing import Any, Literal, Self
 
-from pydantic import AfterValidator, Field, PrivateAttr, field_validator, model_validator
+from pydantic import Field, PrivateAttr, field_validator, model_validator
 
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind
 from formulon.core.system.choices import Choices, GroundName
-from formulon.core.system.identity import CONTROLS, Identity, Model
+from formulon.core.system.identity import Identity, Model
 
-_DESTINATION = re.compile(
-    r"(page:[a-z0-9-]{1,60}|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,400}|"
-    r"tel:\+?[0-9 ()./-]{1,40}(;ext=\d{1,12})?)?"
-)
 _ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]{1,200}(:\d{1,5})?(/[A-Za-z0-9._~-]{0,80}){0,6}")
 FRAME = ("header", "footer")  # kinds that stand on every page
-PLACEHOLDER = re.compile(r"\[\[(.+?)\]\]", re.DOTALL)
-
-
-class Action(Model):
-    """A button or link: its label and where it leads. Empty where it leads nowhere yet."""
-
-    label: str = Field(max_length=120)
-    to: str = Field(default="", max_length=600)
-
-    @field_validator("to")
-    @classmethod
-    def _scheme(cls, value: str) -> str:
-        if not _DESTINATION.fullmatch(value):
-            raise ValueError(f"“{value[:60]}” is no destination. Use page:name, https://…, mailto:… or tel:….")
-        return value
-
-
-def _hundredths(value: float) -> float:
-    return round(value, 2)
-
-
-Share = Annotated[float, Field(ge=0, le=1), AfterValidator(_hundredths)]
-
-
-class Focus(Model):
-    """The point of a picture that stays in sight where it is cropped: 0–1 of its width and height."""
-
-    x: Share = 0.5
-    y: Share = 0.5
-
-
-class Overlay(Model):
-    """The ground's colour over a picture that a text stands on: its opacity, and whether it lies evenly or fades, from the
-    foot to the top or from the left side to the right."""
-
-    opacity: Share = 0.75
-    shape: Literal["even", "foot", "side"] = "even"
-
-
-class Picture(Model):
-    """A picture: `drawn:<kind>/<seed>` out of the picture library or `asset:<id>` of the brand's own."""
-
-    source: str = Field(pattern=r"^(drawn:[a-z]+/\d{1,6}|asset:[a-z0-9-]{1,60})$")
-    alt: str = Field(default="", max_length=300)
-    decorative: bool = False
-    focus: Focus = Field(default_factory=Focus)
-    overlay: Overlay = Field(default_factory=Overlay)
-
-    def stored(self) -> dict[str, Any]:
-        """As a document holds it: without a focus and an overlay that nobody has set."""
-        plain = {name for name, default in (("focus", Focus()), ("overlay", Overlay())) if getattr(self, name) == default}
-        return self.model_dump(exclude=plain)
 
 
 class Section(Model):
@@ -101,26 +45,7 @@ def check_content(kind: Kind, content: dict[str, Any]) -> dict[str, Any]:
     unknown = set(content) - set(kind.slots)
     if unknown:
         raise ValueError(f"{kind.label} has no place for “{sorted(unknown)[0]}”.")
-    return {name: _value(kind.slots[name], value) for name, value in content.items()}
-
-
-def _value(slot: Slot, value: Any) -> Any:
-    if slot.type == "items":
-        if not isinstance(value, list) or len(value) > slot.most:
-            raise ValueError(f"{slot.label} takes a list of at most {slot.most}.")
-        if not all(isinstance(item, dict) for item in value):
-            raise ValueError(f"{slot.label} takes a list of objects.")
-        unknown = {key for item in value for key in item} - set(slot.items)
-        if unknown:
-            raise ValueError(f"{slot.label} has no place for “{sorted(unknown)[0]}”.")
-        return [{key: _value(slot.items[key], part) for key, part in item.items()} for item in value]
-    if slot.type == "action":
-        return Action.model_validate(value).model_dump()
-    if slot.type == "picture":
-        return Picture.model_validate(value).stored()
-    if not isinstance(value, str) or len(value) > slot.most:
-        raise ValueError(f"{slot.label} takes a text of at most {slot.most} characters.")
-    return CONTROLS.sub("", value).strip()
+    return {name: kind.slots[name].of.validate(kind.slots[name], value) for name, value in content.items()}
 
 
 class Page(Model):
@@ -264,8 +189,3 @@ class Site(Model):
     def file_name(self, page: Page) -> str:
         """The page's file: the start page is index.html."""
         return "index.html" if page.id == self.frame.order[0] else f"{page.id}.html"
-
-
-def placeholder(wanted: str) -> str:
-    """The visible mark of something that the brief does not hold. Preflight stops it."""
-    return f"[[{wanted}]]"

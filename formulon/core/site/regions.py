@@ -1,6 +1,8 @@
 """A section as HTML, region by region, from what its layout declares."""
 
+from collections.abc import Mapping
 from functools import cache
+from itertools import groupby
 from typing import TYPE_CHECKING, Any
 
 import jinja2
@@ -55,7 +57,7 @@ class _Drawn:
         """A region of the section; nothing where it would be empty."""
         if region.items:
             return self.items(name, region, region.items)
-        inner = self.parts(region, "", self.slots, self.section.content)
+        inner = self.parts(region, "", self.slots)
         ruled = " region--ruled" if region.ruled else ""
         card = Markup(" ") + self.view.card(self.section) if region.card else Markup("")
         return Markup('<div class="region region--{}{}"{}>\n{}\n</div>').format(name, ruled, card, inner) if inner else inner
@@ -68,39 +70,34 @@ class _Drawn:
         card = Markup(" ") + self.view.card(self.section) if self.view.solid(self.section) else Markup("")
         made = [
             Markup('<li class="item{}"{}>\n{}\n</li>').format(
-                " card" if items.card == "site" else "", card, self.item(slot, index, value, items)
+                " card" if items.card == "site" else "", card, self.item(slot, index, items)
             )
-            for index, value in enumerate(values)
+            for index in range(len(values))
         ]
         return Markup('<ul class="region region--{} items items--{}{}">\n{}\n</ul>').format(
             name, len(values), _lines(region, items), Markup("\n").join(made)
         )
 
-    def item(self, slot: str, index: int, value: dict[str, Any], items: Items) -> Markup:
+    def item(self, slot: str, index: int, items: Items) -> Markup:
         made = []
         for part, region in items.usual.items():
-            inner = self.parts(region, f"{slot}/{index}/", self.slots[slot].items, value)
+            inner = self.parts(region, f"{slot}/{index}/", self.slots[slot].items)
             if inner:
                 made.append(Markup('<div class="part part--{}">{}</div>').format(part, inner))
         return Markup("\n").join(made)
 
-    def parts(self, region: Region, prefix: str, slots: Any, content: dict[str, Any]) -> Markup:
-        """What a region holds, in its order. Buttons in succession stand together."""
+    def parts(self, region: Region, prefix: str, slots: Mapping[str, Slot]) -> Markup:
+        """What a region holds, in its order; buttons that follow one another stand together."""
         made: list[Markup] = []
-        buttons: list[Markup] = []
-        for name in region.slots:
-            slot: Slot | None = slots.get(name)
-            if slot and slot.type == "action" and slot.variant != "text":
-                buttons.append(self.view.action(self.section, prefix + name))
-            elif slot is None:
-                made.append(Markup(getattr(self.own, name)(self.view, self.section).strip()))
-            elif slot.type == "action":
-                link = self.view.action(self.section, prefix + name)
-                made += [Markup('<p class="more">{}</p>').format(link)] if link else []
-            elif slot.type == "picture":
-                made.append(self.view.picture(self.section, prefix + name))
-            else:
-                made.append(self.view.text(self.section, prefix + name))
-        if any(buttons):
-            made.append(Markup('<div class="actions">{}</div>').format(Markup("").join(buttons)))
-        return Markup("\n").join(one for one in made if one)
+        for group, names in groupby(region.slots, lambda name: slots[name].of.group(slots[name]) if name in slots else ""):
+            own = [self.part(name, prefix, slots) for name in names]
+            inside = [one for one in own if one]
+            made += [Markup('<div class="{}">{}</div>').format(group, Markup("").join(inside))] if group and inside else inside
+        return Markup("\n").join(made)
+
+    def part(self, name: str, prefix: str, slots: Mapping[str, Slot]) -> Markup:
+        """A slot, or a part that the kind draws itself."""
+        slot = slots.get(name)
+        if slot is None:
+            return Markup(getattr(self.own, name)(self.view, self.section).strip())
+        return slot.of.render(self.view, self.section, prefix + name, slot)

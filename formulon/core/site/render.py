@@ -18,7 +18,7 @@ from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot, card_ground
 from formulon.core.site.mail import mail_to
 from formulon.core.site.markup import breakable, emphasised, with_gaps
-from formulon.core.site.model import Asset, Page, Picture, Section, Site
+from formulon.core.site.model import Asset, Page, Section, Site
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import section_html
@@ -26,6 +26,7 @@ from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.sheets import fitted_css, minified, placed_css, placed_of, preview_tokens, style_css, used_in
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
+from formulon.core.site.values import Picture
 from formulon.core.system.css import tokens_css
 from formulon.core.system.identity import Mark
 from formulon.core.system.lockup import size_of
@@ -175,8 +176,7 @@ class View:
         return any(slot.startswith("items/") for slot in on_card(section, self.site.choices))
 
     def has(self, section: Section, slot: str) -> bool:
-        value = section.content.get(slot)
-        return bool(value and (not isinstance(value, dict) or value.get("label") or value.get("source")))
+        return section.catalogue.slots[slot].of.filled(section.content.get(slot))
 
     def text(self, section: Section, path: str) -> Markup:
         """A text slot in its tag, step and ink; `path` is "heading" or "items/0/title"."""
@@ -350,6 +350,14 @@ class View:
 
     def preload(self) -> list[str]:
         return fonts.preloads(self.site, self.system)
+
+    def value(self, section: Section, path: str) -> Any:
+        """What a slot holds."""
+        return self._find(section, path)[1]
+
+    def marks(self, path: str) -> Markup:
+        """What tells the studio which slot an element is."""
+        return self._slot(path)
 
     def _find(self, section: Section, path: str) -> tuple[Slot, Any]:
         parts = path.split("/")

@@ -11,16 +11,17 @@ from formulon.core.site import missing, motif
 from formulon.core.site.catalogue import CATALOGUE, kind_css, kind_file
 from formulon.core.site.header import header_css
 from formulon.core.site.layout_css import GRID_CSS, layout_css
-from formulon.core.site.model import FRAME, PLACEHOLDER, Picture, Section, Site
+from formulon.core.site.model import FRAME, Section, Site
 from formulon.core.site.setting import HEADINGS, set_in, step_of
 from formulon.core.site.slots import slot_values
+from formulon.core.site.values import PLACEHOLDER, Picture
 from formulon.core.system.choices import STEPS
 from formulon.core.system.css import drawn_css
 from formulon.core.system.model import Scheme, System
 
 _FOLDER = Path(__file__).parent
 # The parts of the style sheet, in their order. A site carries those that it uses, a preview all of them.
-PARTS = ("base", "buttons", "pictures", "behind", "photographs", "drawings", "cards", "motif", "gaps")
+PARTS = ("base", "buttons", "pictures", "behind", "photographs", "drawings", "cards", "prose", "table", "motif", "gaps")
 _SET = ("family", "size", "line-height", "weight", "tracking", "case")  # what a class of a step sets, as tokens
 _AS = ("font-family", "font-size", "line-height", "font-weight", "letter-spacing", "text-transform")  # and as what
 _BODY_SETS = "case"  # the rest of the body's is the page's own
@@ -109,20 +110,19 @@ def parts_of(site: Site) -> tuple[str, ...]:
     """The parts of the style sheet that a site uses."""
     values = [(section, *one) for section in _sections(site) for one in slot_values(section).values()]
     layouts = [section.catalogue.layouts[section.layout] for section in _sections(site)]
-    sources = [value["source"] for _, slot, value in values if slot.type == "picture"]
+    needed = {part for _, slot, value in values for part in slot.of.parts(value)}
+    sources = [value["source"] for _, slot, value in values if slot.of.picture]
     photographs = any((asset := site.asset(one[6:])) and not asset.svg for one in sources if one.startswith("asset:"))
     there = {
         "base": True,
-        "buttons": any(slot.type == "action" for _, slot, _ in values),
-        "pictures": bool(sources),
         "behind": any(layout.on_picture for layout in layouts),
         "photographs": photographs and (site.choices.pictures != "natural" or bool(site.choices.grain)),
-        "drawings": any(one.startswith("drawn:") for one in sources) or any("arcs" in layout.regions for layout in layouts),
+        "drawings": any("arcs" in layout.regions for layout in layouts),
         "cards": any(layout.styled for layout in layouts),
         "motif": any(motif.places(site, page) for page in site.pages),
         "gaps": any(PLACEHOLDER.search(str(value)) for _, _, value in values),
     }
-    return tuple(name for name in PARTS if there[name])
+    return tuple(name for name in PARTS if there.get(name) or name in needed)
 
 
 def steps_of(site: Site) -> frozenset[str]:
@@ -131,7 +131,7 @@ def steps_of(site: Site) -> frozenset[str]:
         step_of(section, path)
         for section in _sections(site)
         for path, (slot, _) in slot_values(section).items()
-        if slot.type == "text"
+        if slot.of.set_in_type
     )
 
 
@@ -176,7 +176,7 @@ def placed_css(site: Site) -> str:
         for section in page.sections:
             standing = bool(section.catalogue.layouts[section.layout].on_picture)
             for slot, value in slot_values(section).values():
-                if slot.type == "picture":
+                if slot.of.picture:
                     for name, (text, css) in placed_of(Picture.model_validate(value), standing).items():
                         if css:
                             rules[f'.picture[data-{name}="{text}"]{{{css}}}\n'] = None
@@ -188,7 +188,7 @@ def fitted_css(site: Site, system: System) -> str:
     rules: dict[str, None] = {}
     for section in (section for page in site.pages for section in page.sections):
         for path, (slot, value) in slot_values(section).items():
-            step = step_of(section, path) if slot.type == "text" else ""
+            step = step_of(section, path) if slot.of.set_in_type else ""
             if step in HEADINGS:
                 scale = set_in(system, section, path, value, site.identity.language)[1]
                 if scale < 1:

@@ -148,12 +148,10 @@ class _Sketch:
         """What a region holds, one under another."""
         made: list[Piece] = []
         y, gap = _SPACES[place.above], _SPACES[place.gap]
-        buttons = [
-            name for name in region.slots if name in slots and slots[name].type == "action" and slots[name].variant != "text"
-        ]
+        buttons = [name for name in region.slots if name in slots and slots[name].of.group(slots[name])]
         for name in region.slots:
             slot = slots.get(name)
-            if slot and slot.type == "picture":
+            if slot and slot.of.drawn_as == "picture":
                 if not place.ratio:
                     return _Block((Piece(x, 0, width, 1, "picture"),), 0.0, fills=True)
                 high = width * place.ratio[1] / place.ratio[0]
@@ -163,9 +161,12 @@ class _Sketch:
                     continue
                 high = 3.0
                 made += self.row(place, x, width, [(min(9.0, width), 0.0)], y, high, "button")
-            elif slot and slot.type == "action":
+            elif slot and slot.of.drawn_as == "button":
                 high = 1.0
                 made.append(Piece(x, y, min(5.0, width), high, "button"))
+            elif slot and slot.of.drawn_as == "block":
+                high = 9.0
+                made.append(Piece(x, y, width, high, "card"))
             elif slot:
                 narrower = place.spans.get(name, place.columns()) / place.columns()
                 pieces, high = self.text(slot, x, width * min(1.0, narrower), y)

@@ -6,8 +6,9 @@ from dataclasses import dataclass, replace
 from formulon.core.site.behind import TextBlock
 from formulon.core.site.geometry import SHIFT, action_size, box_of, box_start, box_width, px
 from formulon.core.site.layout import Layout, Region, class_of
-from formulon.core.site.model import PLACEHOLDER, Section
+from formulon.core.site.model import Section
 from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.model import System
 from formulon.core.type.emphasis import decoded, encoded
 from formulon.core.type.fit import cased
@@ -61,7 +62,7 @@ def _stack(system: System, section: Section, region: Region, viewport: int, lang
     there = 0
     for slot in region.slots:
         value = section.content.get(slot)
-        if not value or section.catalogue.slots[slot].type == "action":
+        if not value or not section.catalogue.slots[slot].of.set_in_type:
             continue
         block = _block(system, section, slot, value, viewport, language)
         if block is None:
@@ -102,7 +103,9 @@ def _px(system: System, space: str, viewport: int) -> float:
 def _actions(system: System, section: Section, region: Region, viewport: int, language: str) -> float:
     """Height in px of the row of buttons, which wraps where they do not fit side by side; 0 without any."""
     gap, slots = px(system, "space/3", viewport), section.catalogue.slots
-    names = [name for name in region.slots if slots[name].type == "action" and (section.content.get(name) or {}).get("label")]
+    names = [
+        name for name in region.slots if slots[name].of.group(slots[name]) and slots[name].of.filled(section.content.get(name))
+    ]
     box = box_of(section, names[0], viewport) if names else None
     if box is None:
         return 0.0

@@ -7,8 +7,8 @@ service takes its place behind the same protocol.
 import re
 from typing import Protocol
 
-from formulon.core.site.model import placeholder
 from formulon.core.site.phrases import phrases
+from formulon.core.site.values import placeholder
 from formulon.core.system.identity import Identity
 
 

@@ -231,7 +231,9 @@ def library() -> library_shapes.Library:
                     for i, one in kind.layouts.items()
                 ],
                 slots=[
-                    library_shapes.SlotCard(path=path, label=slot.label, type=slot.type)
+                    library_shapes.SlotCard(
+                        path=path, label=slot.label, type=slot.type, blank=slot.of.blank(slot), most=slot.most, one=slot.one
+                    )
                     for base, outer in kind.slots.items()
                     for path, slot in [(base, outer), *((f"{base}/{k}", s) for k, s in outer.items.items())]
                 ],

@@ -7,7 +7,7 @@ from pydantic import Field
 from formulon.core.checks.effect import Effect
 from formulon.core.checks.on_picture import AtWidth
 from formulon.core.checks.reach import Use
-from formulon.core.site.model import Focus, Overlay
+from formulon.core.site.values import Focus, Overlay
 from formulon.studio.api.shapes import Shape
 
 

@@ -1,5 +1,7 @@
 """Shapes of the library: what there is to choose from, the same for every brand."""
 
+from typing import Any
+
 from formulon.core.site.sketch import What
 from formulon.core.type.library import Measured
 from formulon.studio.api.shapes import Shape
@@ -51,9 +53,15 @@ class LayoutCard(Shape):
 
 
 class SlotCard(Shape):
+    """A slot: its type, which an editor of the same name edits; what it holds when it is added; the most that it takes, in
+    characters or items; and what one of its items is called."""
+
     path: str
     label: str
     type: str
+    blank: Any
+    most: int
+    one: str
 
 
 class KindCard(Shape):

@@ -7,7 +7,7 @@ from formulon.core.checks.on_picture import address, by_width, least, picture_of
 from formulon.core.checks.predict import predict
 from formulon.core.site.backdrop import whole
 from formulon.core.site.behind import SHAPES
-from formulon.core.site.model import Focus, Overlay, Picture
+from formulon.core.site.values import Focus, Overlay, Picture
 from formulon.core.system.resolve import resolve
 from formulon.studio.models import Brand
 from formulon.studio.services import sites

@@ -8,9 +8,10 @@ from typing import Any
 import pytest
 
 from formulon.core.checks.runner import check_site
-from formulon.core.site.model import PLACEHOLDER, Section, Site
+from formulon.core.site.model import Section, Site
 from formulon.core.site.phrases import phrases
 from formulon.core.site.planner import plan
+from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.identity import Identity
 
 OFFERS = [

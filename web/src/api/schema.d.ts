@@ -2850,7 +2850,11 @@ export interface components {
         };
         /** @enum {string} */
         SeverityEnum: "stop" | "note";
-        /** SlotCard */
+        /**
+         * SlotCard
+         * @description A slot: its type, which an editor of the same name edits; what it holds when it is added; the most that it takes, in
+         *     characters or items; and what one of its items is called.
+         */
         SlotCard: {
             /** Path */
             path: string;
@@ -2858,6 +2862,12 @@ export interface components {
             label: string;
             /** Type */
             type: string;
+            /** Blank */
+            blank: unknown;
+            /** Most */
+            most: number;
+            /** One */
+            one: string;
         };
         /**
          * SourceCard

@@ -199,7 +199,7 @@ describe('slots that cannot be edited on the page', () => {
     expect(changesOf(bench).map((one) => one[1])).toEqual([
       'page:home: add /sections/0/content/text "[[Text]]"',
       'page:home: add /sections/0/content/picture {"source":"drawn:arcs/1","alt":"","decorative":true}',
-      'page:home: add /sections/0/content/second {"label":"Second action","to":""}',
+      'page:home: add /sections/0/content/second {"label":"[[Second action]]","to":""}',
     ]);
   });
 
@@ -213,7 +213,7 @@ describe('slots that cannot be edited on the page', () => {
     const { bench } = slots({ heading: 'A', items: [{ title: 'Eins', text: 'x' }, { title: 'Zwei' }] }, 1);
     expect(screen.queryByRole('button', { name: '+ Text of card 1' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: '+ Text of card 2' }));
-    expect(changesOf(bench)[0]?.[1]).toBe('page:home: add /sections/1/content/items/1/text "[[Text of card 2]]"');
+    expect(changesOf(bench)[0]?.[1]).toBe('page:home: add /sections/1/content/items/1/text "[[Text of card]]"');
   });
 
   it('add and take out cards, from one to twelve', async () => {
@@ -229,6 +229,40 @@ describe('slots that cannot be edited on the page', () => {
     expect(screen.queryByRole('button', { name: '+ Card' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: '− Last card' }));
     expect(changesOf(twelve.bench)[0]?.[1]).toBe('page:home: remove /sections/1/content/items/11');
+  });
+
+  it('hold longer texts and tables, written as lines', async () => {
+    const story = { path: 'story', label: 'Story', type: 'rich_text', blank: '[[Story]]', most: 4000, one: '' };
+    const prices = {
+      path: 'prices',
+      label: 'Prices',
+      type: 'table',
+      blank: { head: ['[[What]]'], rows: [] },
+      most: 600,
+      one: '',
+    };
+    const odd = { path: 'odd', label: 'Odd', type: 'hologram', blank: null, most: 1, one: '' };
+    const kind = { ...LIBRARY.kinds[0]!, slots: [story, prices, odd] } as never;
+    const content = { story: 'One.', prices: { head: ['What', 'Price'], rows: [['Basket', '48 €']] } };
+    const change = vi.fn(() => Promise.resolve(true));
+    const at = rows(withSection({ content }))[0]!;
+    const { bench } = draw(<SlotEditors row={at} kind={kind} change={change} disabled={false} pageId="home" />, {
+      change,
+    });
+    expect(screen.getByText(/^Odd cannot be edited here/)).toBeInTheDocument();
+    const text = screen.getByLabelText('Story');
+    await userEvent.clear(text);
+    await userEvent.type(text, '- two');
+    await userEvent.tab();
+    const table = screen.getByLabelText('Prices');
+    expect(table).toHaveValue('What | Price\nBasket | 48 €');
+    await userEvent.clear(table);
+    await userEvent.type(table, 'What | Price\nHurdle\nBag | 9 € | more');
+    await userEvent.tab();
+    expect(changesOf(bench).map((one) => one[1])).toEqual([
+      'page:home: add /sections/0/content/story "- two"',
+      'page:home: add /sections/0/content/prices {"head":["What","Price"],"rows":[["Hurdle",""],["Bag","9 €"]]}',
+    ]);
   });
 
   it('of a kind that the library does not know are none', () => {

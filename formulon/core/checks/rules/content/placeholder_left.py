@@ -7,8 +7,9 @@ from formulon.core.checks.facts import Words
 from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot, find_section, remove_section
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.model import PLACEHOLDER, Site
+from formulon.core.site.model import Site
 from formulon.core.site.phrases import phrases
+from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.model import System
 
 _BRACKETS = re.compile(r"\[[^\[\]]+\]", re.DOTALL)

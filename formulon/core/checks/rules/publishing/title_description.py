@@ -5,8 +5,9 @@ from collections.abc import Iterator, Mapping
 from formulon.core.checks.facts import PageHead
 from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Ref, Verdict, rule
 from formulon.core.site.changes import Change
-from formulon.core.site.model import PLACEHOLDER, Page, Site
+from formulon.core.site.model import Page, Site
 from formulon.core.site.slots import slot_values
+from formulon.core.site.values import PLACEHOLDER
 from formulon.core.site.writer import shorten
 from formulon.core.system.model import System
 from formulon.core.type.emphasis import plain
@@ -16,7 +17,7 @@ def own_words(page: Page) -> str:
     """The page's first running text that holds no placeholder."""
     for section in page.sections:
         for slot, value in slot_values(section).values():
-            if slot.type == "text" and slot.step in ("intro", "body") and not PLACEHOLDER.search(value):
+            if slot.of.set_in_type and slot.step in ("intro", "body") and not PLACEHOLDER.search(value):
                 return " ".join(plain(value).split())
     return ""
 

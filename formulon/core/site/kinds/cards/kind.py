@@ -15,6 +15,7 @@ KIND = Kind(
         "items": Slot(
             "Cards",
             "items",
+            one="Card",
             most=12,
             items={
                 "title": Slot("Title", tag="h3", step="h3", ink="heading", most=120),

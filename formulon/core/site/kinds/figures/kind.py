@@ -15,6 +15,7 @@ KIND = Kind(
         "items": Slot(
             "Figures",
             "items",
+            one="Figure",
             most=8,
             items={
                 "figure": Slot("Figure", step="h1", ink="heading", most=24),

@@ -14,6 +14,7 @@ KIND = Kind(
         "items": Slot(
             "Quotes",
             "items",
+            one="Quote",
             most=9,
             items={
                 "text": Slot("Words", tag="blockquote", step="intro", ink="heading", most=500),

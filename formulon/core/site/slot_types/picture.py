@@ -1,0 +1,48 @@
+"""A picture: a drawing of the library or one of the brand's own."""
+
+from collections.abc import Iterator
+from typing import TYPE_CHECKING, Any
+
+from markupsafe import Markup
+
+from formulon.core.site.slot_types.base import SlotType
+from formulon.core.site.values import Picture
+
+if TYPE_CHECKING:
+    from formulon.core.checks.facts import Fact, Place
+    from formulon.core.checks.predict import Prediction
+    from formulon.core.site.kind import Slot
+    from formulon.core.site.model import Section
+    from formulon.core.site.render import View
+
+
+class PictureType(SlotType):
+    picture = True
+    drawn_as = "picture"
+
+    def validate(self, slot: "Slot", value: Any) -> dict[str, Any]:
+        return Picture.model_validate(value).stored()
+
+    def blank(self, slot: "Slot") -> dict[str, Any]:
+        return {"source": "drawn:arcs/1", "alt": "", "decorative": True}
+
+    def filled(self, value: Any) -> bool:
+        return bool(value and value.get("source"))
+
+    def parts(self, value: Any) -> tuple[str, ...]:
+        return ("pictures", "drawings") if value["source"].startswith("drawn:") else ("pictures",)
+
+    def render(self, view: "View", section: "Section", path: str, slot: "Slot") -> Markup:
+        return view.picture(section, path)
+
+    def facts(
+        self, work: "Prediction", place: "Place", section: "Section", slot: "Slot", value: Any, ground: str
+    ) -> "Iterator[Fact]":
+        yield work.picture(place, value)
+
+    def words(self, value: Any) -> Iterator[str]:
+        if value["alt"] and not value["decorative"]:
+            yield value["alt"]
+
+
+TYPE = PictureType()

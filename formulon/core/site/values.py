@@ -1,0 +1,71 @@
+"""Values of slots: buttons and links, pictures, and the mark of what is still to be written."""
+
+import re
+from typing import Annotated, Any, Literal
+
+from pydantic import AfterValidator, Field, field_validator
+
+from formulon.core.system.identity import Model
+
+_DESTINATION = re.compile(
+    r"(page:[a-z0-9-]{1,60}|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,400}|"
+    r"tel:\+?[0-9 ()./-]{1,40}(;ext=\d{1,12})?)?"
+)
+
+PLACEHOLDER = re.compile(r"\[\[(.+?)\]\]", re.DOTALL)
+
+
+class Action(Model):
+    """A button or link: its label and where it leads. Empty where it leads nowhere yet."""
+
+    label: str = Field(max_length=120)
+    to: str = Field(default="", max_length=600)
+
+    @field_validator("to")
+    @classmethod
+    def _scheme(cls, value: str) -> str:
+        if not _DESTINATION.fullmatch(value):
+            raise ValueError(f"“{value[:60]}” is no destination. Use page:name, https://…, mailto:… or tel:….")
+        return value
+
+
+def _hundredths(value: float) -> float:
+    return round(value, 2)
+
+
+Share = Annotated[float, Field(ge=0, le=1), AfterValidator(_hundredths)]
+
+
+class Focus(Model):
+    """The point of a picture that stays in sight where it is cropped: 0–1 of its width and height."""
+
+    x: Share = 0.5
+    y: Share = 0.5
+
+
+class Overlay(Model):
+    """The ground's colour over a picture that a text stands on: its opacity, and whether it lies evenly or fades, from the
+    foot to the top or from the left side to the right."""
+
+    opacity: Share = 0.75
+    shape: Literal["even", "foot", "side"] = "even"
+
+
+class Picture(Model):
+    """A picture: `drawn:<kind>/<seed>` out of the picture library or `asset:<id>` of the brand's own."""
+
+    source: str = Field(pattern=r"^(drawn:[a-z]+/\d{1,6}|asset:[a-z0-9-]{1,60})$")
+    alt: str = Field(default="", max_length=300)
+    decorative: bool = False
+    focus: Focus = Field(default_factory=Focus)
+    overlay: Overlay = Field(default_factory=Overlay)
+
+    def stored(self) -> dict[str, Any]:
+        """As a document holds it: without a focus and an overlay that nobody has set."""
+        plain = {name for name, default in (("focus", Focus()), ("overlay", Overlay())) if getattr(self, name) == default}
+        return self.model_dump(exclude=plain)
+
+
+def placeholder(wanted: str) -> str:
+    """The visible mark of something that the brief does not hold. Preflight stops it."""
+    return f"[[{wanted}]]"

@@ -1,0 +1,34 @@
+import { Editable } from '../../../parts/Editable';
+import { AddButton } from './AddButton';
+import type { EditorProps } from './editor';
+
+type Table = { head: string[]; rows: string[][] };
+
+/** A table as lines: a row on each, its cells parted by “|”, the headings first. */
+export const linesOf = ({ head, rows }: Table) => [head, ...rows].map((row) => row.join(' | ')).join('\n');
+
+/** What such lines say; rows that are too short are filled up, and cells beyond the headings are left away. */
+export function tableOf(lines: string): Table {
+  const [head = [], ...rows] = lines
+    .split('\n')
+    .filter((line) => line.trim())
+    .map((line) => line.split('|').map((cell) => cell.trim()));
+  return { head, rows: rows.map((row) => head.map((_, index) => row[index] ?? '')) };
+}
+
+export function TableEditor(props: EditorProps) {
+  const { path, label, value, put, disabled } = props;
+  if (!value) return <AddButton {...props} />;
+  return (
+    <div className="slot slot-long">
+      <Editable
+        label={label}
+        multiline
+        disabled={disabled}
+        value={linesOf(value as Table)}
+        onSave={(text) => put(path, text ? tableOf(text) : null, text ? `${label} written` : `${label} taken out`)}
+      />
+      <small>One row a line, cells parted by “|”, the headings first.</small>
+    </div>
+  );
+}

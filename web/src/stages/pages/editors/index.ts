@@ -1,0 +1,18 @@
+import type { ComponentType } from 'react';
+import { ActionEditor } from './ActionEditor';
+import type { EditorProps } from './editor';
+import { ItemsEditor } from './ItemsEditor';
+import { LongEditor } from './LongEditor';
+import { PictureEditor } from './PictureEditor';
+import { TableEditor } from './TableEditor';
+import { TextEditor } from './TextEditor';
+
+/** What a slot is edited with, by the name of its type. Core has a type for each; see core/site/slot_types. */
+export const EDITORS: Record<string, ComponentType<EditorProps>> = {
+  text: TextEditor,
+  rich_text: LongEditor,
+  action: ActionEditor,
+  picture: PictureEditor,
+  items: ItemsEditor,
+  table: TableEditor,
+};
