@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from formulon.core.checks.facts import Fact, TextRun
 from formulon.core.checks.predict import predict
+from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.reach import Use, places_of, reach
 from formulon.core.checks.runner import check
 from formulon.core.site.backdrop import OpenBlob
@@ -73,8 +74,8 @@ def effect(before: Site, after: Site, open_blob: OpenBlob | None = None) -> Effe
         _turned(old, new, now),
         sum(not one.cause for one in old.conflicts),
         sum(not one.cause for one in new.conflicts),
-        check(was, old).counts["stop"],
-        check(now, new).counts["stop"],
+        check(was, old, profile=profile_of(before.choices)).counts["stop"],
+        check(now, new, profile=profile_of(after.choices)).counts["stop"],
     )
 
 

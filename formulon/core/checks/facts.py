@@ -43,6 +43,11 @@ class TextRun:
     scale: float = 1.0  # of the step's size, below 1 where the longest word would not fit otherwise; see site/setting.py
 
     @property
+    def level(self) -> int:
+        """The level of a heading, 1 to 6; 0 for any other text."""
+        return int(self.tag[1]) if self.tag in ("h1", "h2", "h3", "h4", "h5", "h6") else 0
+
+    @property
     def lines(self) -> dict[int, int]:
         return {width: one.lines for width, one in self.fits.items()}
 
@@ -99,6 +104,7 @@ class Destination:
     label: str
     to: str
     alive: bool
+    variant: str = "text"  # of a button: "primary" or "secondary"
 
 
 @dataclass(frozen=True, slots=True)
@@ -122,7 +128,18 @@ class PageHead:
     first: bool = False  # whether it is the start page, at which what holds for the whole site is told
 
 
-Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead
+@dataclass(frozen=True, slots=True)
+class SectionHead:
+    """A section: its kind, its layout and its ground; `frame` where it stands on every page."""
+
+    place: Place
+    kind: str
+    layout: str
+    ground: str
+    frame: bool = False
+
+
+Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead
 
 
 def is_large(run: TextRun, width: int) -> bool:

@@ -11,6 +11,7 @@ from formulon.core.checks.facts import (
     PageHead,
     PictureFact,
     Place,
+    SectionHead,
     Target,
     TextRun,
     TextsOnPicture,
@@ -24,9 +25,9 @@ from formulon.core.site.cards import on_card
 from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px
 from formulon.core.site.header import name_room, name_scale, rows
 from formulon.core.site.kind import Slot, card_ground
-from formulon.core.site.model import Page, Section, Site
+from formulon.core.site.model import FRAME, Page, Section, Site
 from formulon.core.site.render import WIDTHS, names_beside
-from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.setting import HEADINGS, set_in, step_of, tag_of
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
 from formulon.core.site.values import PLACEHOLDER, Picture
@@ -158,6 +159,8 @@ class Prediction:
         return self.links_known[key]
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
+        place = Place(page.id, section.id, "")
+        yield SectionHead(place, section.kind, section.layout, section.ground, section.kind in FRAME)
         layout = section.catalogue.layouts[section.layout]
         standing, cards = list[TextRun](), on_card(section, self.site.choices)
         for path, (slot, value) in slot_values(section).items():
@@ -249,7 +252,7 @@ class Prediction:
                 step.family, step.weight, drawn, size, room - indent * size, step.tracking, self.language, headline
             )
         unwritten = marked != value
-        for run in self.runs(place, shown, slot.tag, name, ground, slot.ink, fits, sizes):
+        for run in self.runs(place, shown, tag_of(section, place.slot), name, ground, slot.ink, fits, sizes):
             if unwritten or styles or scale < 1:
                 run = replace(run, placeholder=unwritten, styles=styles, scale=scale)
             yield run
@@ -315,7 +318,7 @@ class Prediction:
         sizes = {width: self.action_size(place, section, slot, label, width) for width in self.widths}
         gap = px(self.system, "space/3", 360)
         yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
-        yield Destination(place, label, to, self.alive(to))
+        yield Destination(place, label, to, self.alive(to), slot.variant)
 
     def picture(self, place: Place, value: dict[str, Any]) -> PictureFact:
         source = value["source"]

@@ -1,17 +1,24 @@
 """What a rule is, and the registry of all rules."""
 
+import ast
+import inspect
+import math
+import textwrap
 from collections.abc import Callable, Iterable, Iterator, Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import cache
 from importlib import import_module
 from pkgutil import walk_packages
 from typing import Any, Literal
 
-from formulon.core.checks.facts import Fact
+from formulon.core.checks.facts import Fact, Place
+from formulon.core.checks.views import SiteView, View
 from formulon.core.site.changes import Change
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
 
+# Decimal places of figures for people, by their unit; others have two.
+DECIMALS = {"characters": 0, "lines": 0, "px": 1, "%": 0}
 Severity = Literal["stop", "note"]
 Outcome = Literal["pass", "fail", "cannot-tell", "does-not-apply"]
 
@@ -39,6 +46,7 @@ class Verdict:
     width: int | None = None
     values: Mapping[str, Any] = field(default_factory=dict)
     outcome: Literal["fail", "cannot-tell"] = "fail"
+    place: Place | None = None  # where it is, for a rule that looks at more than one place
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,6 +58,8 @@ class Proposal:
 
 
 Look = Callable[[Any, Mapping[str, float]], Iterable[Verdict]]
+Measure = Callable[[Any], float]
+Bound = Literal["least", "most"]
 Mend = Callable[[Site, System, Any, Verdict, Mapping[str, float]], Iterator[Proposal]]
 
 
@@ -69,17 +79,41 @@ class Rule:
     look: Look
     mend: Mend
     refs: Mapping[str, Ref] = field(default_factory=dict)  # of codes that rest on another reference than the rule
+    measure: Measure | None = None  # what it measures of a fact, for what a fix would come to
+    bound: Bound = "least"  # whether what is required is a least or a most
 
     def reference(self, code: str) -> Ref:
         """What a code rests on."""
         return self.refs.get(code, self.standard)
 
+    def held_to(self, options: Mapping[str, float], severity: Severity | None = None) -> "Rule":
+        """The same rule with other thresholds or another severity. Raises LookupError for an option that it does not have."""
+        strange = set(options) - set(self.options)
+        if strange:
+            raise LookupError(f"{self.id} has no option {min(strange)}.")
+        if not options and severity is None:
+            return self
+        return replace(self, options={**self.options, **options}, severity=severity or self.severity)
+
+    @property
+    def whole(self) -> bool:
+        """Whether it looks at the whole site."""
+        return self.looks_at is SiteView
+
+    def figure(self, value: float | None, unit: str) -> str:
+        """A measured figure for people: floored where a least is asked for and ceiled where a most is, so that a failure never
+        reads as a pass."""
+        if value is None:
+            return ""
+        scale = 10 ** DECIMALS.get(unit, 2)
+        return f"{(math.ceil(value * scale - 1e-9) if self.bound == 'most' else math.floor(value * scale + 1e-9)) / scale:g}"
+
     @property
     def family(self) -> str:
         return self.id.split("/")[0]
 
-    def verdicts(self, fact: Fact) -> tuple[Outcome, list[Verdict]]:
-        """The outcome for one fact, with what the rule has to say of it."""
+    def verdicts(self, fact: Fact | View) -> tuple[Outcome, list[Verdict]]:
+        """The outcome for one fact or view, with what the rule has to say of it."""
         if not isinstance(fact, self.looks_at) or not self.applies_if(fact):
             return "does-not-apply", []
         said = list(self.look(fact, self.options))
@@ -99,6 +133,10 @@ def no_mend(*_: object) -> Iterator[Proposal]:
     return iter(())
 
 
+class RegistrationError(ValueError):
+    """A rule that cannot be taken in."""
+
+
 def rule(
     *,
     id: str,
@@ -112,20 +150,41 @@ def rule(
     applies_if: Callable[[Any], bool] = lambda _: True,
     mend: Mend = no_mend,
     refs: Mapping[str, Ref] | None = None,
+    measure: Measure | None = None,
+    bound: Bound = "least",
 ) -> Callable[[Look], Look]:
-    """Registers the decorated function as a rule. Raises ValueError on a duplicate id or a missing part."""
+    """Registers the decorated function as a rule. `looks_at` is a type of fact, or a section, a page or the site (views.py).
+    Raises RegistrationError on a duplicate id, a missing part, a reference of a code that there is not, and a code of the
+    function that has no message."""
 
     def register(look: Look) -> Look:
         if id in _RULES:
-            raise ValueError(f"two rules have the id {id}")
+            raise RegistrationError(f"two rules have the id {id}")
         if not (rationale and standard.name and messages and title):
-            raise ValueError(f"{id}: a rule needs a title, a rationale, a reference and messages")
+            raise RegistrationError(f"{id}: a rule needs a title, a rationale, a reference and messages")
+        strange = set(refs or {}) - set(messages)
+        if strange:
+            raise RegistrationError(f"{id}: a reference is given for the code {min(strange)}, which has no message")
+        silent = codes_of(look) - set(messages)
+        if silent:
+            raise RegistrationError(f"{id}: the code {min(silent)} has no message")
         _RULES[id] = Rule(
-            id, title, standard, severity, looks_at, applies_if, options or {}, rationale, messages, look, mend, refs or {}
+            id, title, standard, severity, looks_at, applies_if, options or {}, rationale, messages, look, mend, refs or {},
+            measure, bound,
         )  # fmt: skip
         return look
 
     return register
+
+
+def codes_of(look: Look) -> set[str]:
+    """The codes that a function gives to its verdicts, as far as they stand in it as words."""
+    try:
+        tree = ast.parse(textwrap.dedent(inspect.getsource(look)))
+    except (OSError, TypeError, SyntaxError):
+        return set()
+    calls = (node for node in ast.walk(tree) if isinstance(node, ast.Call) and getattr(node.func, "id", "") == "Verdict")
+    return {str(call.args[0].value) for call in calls if call.args and isinstance(call.args[0], ast.Constant)}
 
 
 @cache

@@ -7,13 +7,15 @@ Fixes are worked out for the findings that somebody looks at, and the work ends 
 import hashlib
 import json
 from collections import Counter, OrderedDict
-from collections.abc import Callable, Iterable, MutableMapping, Sequence
+from collections.abc import Callable, Iterable, Iterator, Mapping, MutableMapping, Sequence
 from dataclasses import asdict, dataclass, field, replace
 from typing import Any
 
-from formulon.core.checks.facts import Fact, Place, TextRun
+from formulon.core.checks.facts import Fact, Place, SectionHead, TextRun
 from formulon.core.checks.predict import predict, predict_section
-from formulon.core.checks.rule import Outcome, Proposal, Rule, Severity, Verdict, rules
+from formulon.core.checks.profiles import ALL, Profile, profile_of
+from formulon.core.checks.rule import Outcome, Proposal, Rule, Severity, Verdict
+from formulon.core.checks.views import KEPT, PageView, SectionView, SiteView, View, pages_of, site_of
 from formulon.core.errors import FormulonError
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.changes import Change, apply
@@ -82,7 +84,8 @@ class Report:
         return {"counts": self.counts, "findings": [asdict(finding) for finding in self.findings]}
 
 
-Cause = tuple[Rule, Fact, Verdict]
+Looked = Fact | View
+Cause = tuple[Rule, Looked, Verdict]
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,12 +94,24 @@ class PageChecks:
 
     counts: Counter[str]
     found: list[tuple[Finding, Cause]]
+    kept: tuple[Fact, ...] = ()  # of a page, for the rules that look at the whole site
 
 
-def check(facts: Iterable[Fact], system: System, only: Sequence[str] | None = None, frame: Sequence[str] = ()) -> Report:
-    """The findings of all rules, or of those named, over facts. Those of the sections named by `frame`, which stand on every
-    page, are told once. Without fixes: see `Preflight`."""
-    return _report([_run(facts, system, only)], frame)
+def check(
+    facts: Iterable[Fact],
+    system: System,
+    only: Sequence[str] | None = None,
+    frame: Sequence[str] = (),
+    profile: Profile = ALL,
+) -> Report:
+    """The findings of a profile's rules, or of those named, over facts. Those of the sections named by `frame`, which stand on
+    every page, are told once. Without fixes: see `Preflight`."""
+    facts, those = list(facts), _those(profile, only)
+    return _report([_run(facts, system, those), _run_site(facts, system, those)], frame)
+
+
+def _those(profile: Profile, only: Sequence[str] | None) -> list[Rule]:
+    return [one for one in profile.rules() if only is None or one.id in only]
 
 
 def check_site(site: Site, system: System | None = None, open_blob: OpenBlob | None = None, most: int | None = None) -> Report:
@@ -123,13 +138,18 @@ class Preflight:
         self.system = system or resolve(site.identity, site.choices)
         self.kept: MutableMapping[str, PageChecks] = {} if kept is None else kept
         self.shared = _shared(site)
+        self.rules = list(profile_of(site.choices).rules())
         self.tried: OrderedDict[str, tuple[Site, System] | None] = OrderedDict()
         self.left: dict[tuple[str, str, str], Counter[str]] = {}
 
     def report(self) -> Report:
         """What the rules find on all pages, without fixes."""
         frame = (self.site.frame.header.id, self.site.frame.footer.id)
-        return _report([self.page(page) for page in self.site.pages], frame)
+        return _report([*(self.page(page) for page in self.site.pages), self.whole()], frame)
+
+    def whole(self) -> PageChecks:
+        """What the rules find that look at the site as a whole."""
+        return _run_site([fact for page in self.site.pages for fact in self.page(page).kept], self.system, self.rules)
 
     def page(self, page: Page) -> PageChecks:
         """What the rules find on a page."""
@@ -137,29 +157,39 @@ class Preflight:
         found = self.kept.get(key)
         if found is None:
             self._go_on()
-            found = self.kept[key] = _run(predict(self.site, self.system, [page], self.open_blob), self.system, None)
+            facts = predict(self.site, self.system, [page], self.open_blob)
+            kept = tuple(fact for fact in facts if isinstance(fact, KEPT))
+            found = self.kept[key] = replace(_run(facts, self.system, self.rules), kept=kept)
         return found
 
     def finding(self, page_id: str, key: str) -> Finding | None:
         """A finding of a page by its key."""
+        found = self._found(page_id, key)
+        return found[0] if found else None
+
+    def _found(self, page_id: str, key: str) -> tuple[Finding, Cause] | None:
+        """A finding of a page with what it is about."""
         page = self.site.page(page_id)
-        return next((one for one, _ in self.page(page).found if one.key == key), None) if page else None
+        if page is None:
+            return None
+        both = (*self.page(page).found, *self.whole().found)
+        return next((one for one in both if one[0].key == key and one[0].page == page_id), None)
 
     def fixes(self, finding: Finding) -> list[Fix]:
         """The proposals after which the rule finds less on the page than it did."""
         page = self.site.page(finding.page)
-        cause = next((c for one, c in self.page(page).found if one.key == finding.key), None) if page else None
-        if page is None or cause is None:
+        found = self._found(finding.page, finding.key)
+        if page is None or found is None:
             return []
-        one, fact, verdict = cause
+        one, fact, verdict = found[1]
         offered: list[Fix] = []
         for proposal in one.mend(self.site, self.system, fact, verdict, one.options):
             self._go_on()
             changes = [change.model_dump() for change in proposal.changes]
-            found = self._after(json.dumps(changes, sort_keys=True), proposal, page, fact.place.section, one)
-            if found is None:
+            after = self._after(json.dumps(changes, sort_keys=True), proposal, page, finding.section, one)
+            if after is None:
                 continue
-            less, facts = found
+            less, facts = after
             if less:
                 offered.append(Fix(proposal.label, changes, _predicted(one, fact, facts)))
             if len(offered) == MOST_FIXES:
@@ -182,19 +212,22 @@ class Preflight:
             return None
         site, system = after
         changed = site.page(page.id)
+        if one.whole:
+            had = sum(finding.rule == one.id for finding, _ in self.whole().found)
+            return len(_run_site(predict(site, system, None, self.open_blob), system, [one]).found) < had, []
         if changed is None:
             return True, []
         kept = [one for one in changed.sections if one.id == section]
         whole = section in (site.frame.header.id, site.frame.footer.id) or not kept
         facts = [] if whole else predict_section(site, system, changed, kept[0], self.open_blob)
         before = self.page(page).found
-        if _one_section(proposal.changes, self.site, page, section):
+        if one.looks_at is not PageView and _one_section(proposal.changes, self.site, page, section):
             had = sum(finding.rule == one.id and finding.section == section for finding, _ in before)
-            return len(_run(facts, system, [one.id]).found) < had, facts
+            return len(_run(facts, system, [one]).found) < had, facts
         name = (key, page.id, one.id)
         if name not in self.left:
             everything = predict(site, system, [changed], self.open_blob)
-            self.left[name] = Counter(finding.rule for finding, _ in _run(everything, system, [one.id]).found)
+            self.left[name] = Counter(finding.rule for finding, _ in _run(everything, system, [one]).found)
             if whole:
                 facts = [fact for fact in everything if fact.place.section == section]
         return self.left[name][one.id] < sum(finding.rule == one.id for finding, _ in before), facts
@@ -218,14 +251,44 @@ def _one_section(changes: Sequence[Change], site: Site, page: Page, section: str
     )
 
 
-def _run(facts: Iterable[Fact], system: System, only: Sequence[str] | None) -> PageChecks:
+def _run(facts: Iterable[Fact], system: System, those: Sequence[Rule]) -> PageChecks:
     counts: Counter[str] = Counter()
     found: OrderedDict[str, tuple[Finding, Cause]] = OrderedDict()
+    facts = list(facts)
     by_type: dict[type, list[Rule]] = {}
-    for name, one in rules().items():
-        if only is None or name in only:
-            by_type.setdefault(one.looks_at, []).append(one)
-    for fact in facts:
+    for one in those:
+        by_type.setdefault(one.looks_at, []).append(one)
+    pages = list(pages_of(facts)) if PageView in by_type else []
+    sections: list[SectionView] = [one for page in pages for one in page.sections] or (
+        list(_alone(facts)) if SectionView in by_type else []
+    )
+    looked: tuple[Looked, ...] = (*facts, *sections, *pages)
+    return _looked(looked, by_type, system, counts, found)
+
+
+def _alone(facts: Sequence[Fact]) -> Iterator[SectionView]:
+    """The sections of facts without their page."""
+    for head in facts:
+        if isinstance(head, SectionHead):
+            own = (one for one in facts if (one.place.page, one.place.section) == (head.place.page, head.place.section))
+            yield SectionView(head.place, head, tuple(own))
+
+
+def _run_site(facts: Sequence[Fact], system: System, those: Sequence[Rule]) -> PageChecks:
+    """The rules that look at the whole site."""
+    whole = [one for one in those if one.whole]
+    site = site_of(facts) if whole else None
+    return _looked((site,) if site else (), {SiteView: whole}, system, Counter(), OrderedDict())
+
+
+def _looked(
+    looked: Iterable[Looked],
+    by_type: Mapping[type, list[Rule]],
+    system: System,
+    counts: Counter[str],
+    found: OrderedDict[str, tuple[Finding, Cause]],
+) -> PageChecks:
+    for fact in looked:
         for one in by_type.get(type(fact), []):
             outcome, verdicts = one.verdicts(fact)
             counts[outcome] += 1
@@ -276,9 +339,10 @@ def _report(parts: Iterable[PageChecks], frame: Sequence[str] = ()) -> Report:
     return Report(dict(counts), sorted(findings, key=lambda finding: not finding.stops))
 
 
-def _finding(one: Rule, fact: Fact, verdict: Verdict) -> Finding:
-    values = {**verdict.values, "measured": _figure(verdict.measured), "required": _figure(verdict.required)}
-    place: Place = fact.place
+def _finding(one: Rule, fact: Looked, verdict: Verdict) -> Finding:
+    required = "" if verdict.required is None else f"{verdict.required:g}"
+    values = {**verdict.values, "measured": one.figure(verdict.measured, verdict.unit), "required": required}
+    place: Place = verdict.place or fact.place
     scheme = getattr(fact, "scheme", "") if isinstance(fact, TextRun) else verdict.values.get("scheme", "")
     named = (
         one.id,
@@ -296,13 +360,6 @@ def _finding(one: Rule, fact: Fact, verdict: Verdict) -> Finding:
     )  # fmt: skip
 
 
-def _figure(value: float | None) -> str:
-    """A measured figure floored to two places, so that a failure never reads as a pass."""
-    if value is None:
-        return ""
-    return f"{int(value * 100 + 1e-9) / 100:g}"
-
-
 def _changed(site: Site, system: System, changes: Sequence[Change]) -> tuple[Site, System] | None:
     """Site and system after changes; None where they do not fit."""
     try:
@@ -314,12 +371,11 @@ def _changed(site: Site, system: System, changes: Sequence[Change]) -> tuple[Sit
     return changed, resolve(changed.identity, changed.choices)
 
 
-def _predicted(one: Rule, fact: Fact, facts: Sequence[Fact]) -> float | None:
+def _predicted(one: Rule, fact: Looked, facts: Sequence[Fact]) -> float | None:
     """The measured figure of the same place after the fix, where the rule measures one."""
     probe = next((f for f in facts if type(f) is type(fact) and f.place == fact.place and _twin(f, fact)), None)
-    measure = getattr(one.look, "measure", None)
-    return None if probe is None or measure is None else float(measure(probe))
+    return None if probe is None or one.measure is None else float(one.measure(probe))
 
 
-def _twin(a: Fact, b: Fact) -> bool:
+def _twin(a: Looked, b: Fact) -> bool:
     return getattr(a, "ink", None) == getattr(b, "ink", None) and getattr(a, "scheme", None) == getattr(b, "scheme", None)

@@ -22,7 +22,7 @@ from formulon.core.site.model import Asset, Page, Section, Site
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import section_html
-from formulon.core.site.setting import set_in, step_of
+from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.sheets import fitted_css, minified, placed_css, placed_of, preview_tokens, style_css, used_in
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
@@ -191,7 +191,13 @@ class View:
         if self.preview and scale < 1:
             smaller += Markup(' style="font-size:calc({:g}*var(--type-{}-size))"').format(scale, step)
         return Markup('<{tag} class="t-{step} i-{ink} slot--{name}"{mark}{smaller}>{body}</{tag}>').format(
-            tag=slot.tag, step=step, ink=slot.ink, name=path.split("/")[-1], mark=self._slot(path), smaller=smaller, body=body
+            tag=tag_of(section, path),
+            step=step,
+            ink=slot.ink,
+            name=path.split("/")[-1],
+            mark=self._slot(path),
+            smaller=smaller,
+            body=body,
         )
 
     def icon(self, name: str) -> Markup:

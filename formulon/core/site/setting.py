@@ -30,6 +30,17 @@ def step_of(section: Section, slot: str) -> str:
     return section.catalogue.layouts[section.layout].steps.get(general(slot), found.step)
 
 
+def tag_of(section: Section, slot: str) -> str:
+    """The element of a text slot. Titles of items are headings of the second level where their section has none itself, so that
+    no level is left out (WCAG 2.2, technique G141)."""
+    parts = slot.split("/")
+    found = section.catalogue.slots[parts[0]]
+    if len(parts) < 3:
+        return found.tag
+    tag = found.items[parts[2]].tag
+    return "h2" if tag == "h3" and not section.content.get("heading") else tag
+
+
 def set_in(system: System, section: Section, slot: str, text: str, language: str) -> tuple[str, float]:
     """A text as it is set in its slot: with its soft hyphens, and how large it is drawn, 0–1 of its step."""
     name = step_of(section, slot)

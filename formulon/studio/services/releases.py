@@ -13,6 +13,7 @@ from django.utils.dateformat import format as date_format
 
 from formulon.core.browser import printed
 from formulon.core.checks.predict import predict
+from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.runner import check
 from formulon.core.site.guide import FILE, guide_alone, guide_files
 from formulon.core.site.render import render
@@ -32,7 +33,7 @@ def publish(brand: Brand, author: User | None) -> Release:
     bodies, _ = bodies_of(brand)
     site = site_of(bodies, assets_of(brand))
     system = resolve(site.identity, site.choices)
-    report = check(predict(site, system, open_blob=blob_of(brand)), system)
+    report = check(predict(site, system, open_blob=blob_of(brand)), system, profile=profile_of(site.choices))
     if report.stopped:
         count = report.counts["stop"]
         what = "one finding stops" if count == 1 else f"{count} findings stop"

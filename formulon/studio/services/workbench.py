@@ -11,6 +11,7 @@ import numpy as np
 
 from formulon.core.checks.facts import Fact, TextRun
 from formulon.core.checks.predict import predict
+from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.runner import check
 from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
@@ -54,7 +55,8 @@ def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
     """The system of a site, summed up for the interface. `open_blob` gives the bytes of photographs behind texts."""
     system = resolve(site.identity, site.choices)
     facts = predict(site, system, open_blob=open_blob)
-    report = check(facts, system, frame=(site.frame.header.id, site.frame.footer.id))
+    frame = (site.frame.header.id, site.frame.footer.id)
+    report = check(facts, system, frame=frame, profile=profile_of(site.choices))
     uses = Counter(
         (fact.ground, _shown_ink(fact.ink))
         for fact in facts

@@ -5,12 +5,10 @@ from typing import TYPE_CHECKING, Any
 
 from markupsafe import Markup
 
-from formulon.core.site.slot_types.base import SlotType
+from formulon.core.site.slot_types.base import SlotType, Work
 from formulon.core.site.values import Action, placeholder
 
 if TYPE_CHECKING:
-    from formulon.core.checks.facts import Fact, Place
-    from formulon.core.checks.predict import Prediction
     from formulon.core.site.kind import Slot
     from formulon.core.site.model import Section
     from formulon.core.site.render import View
@@ -38,9 +36,7 @@ class ActionType(SlotType):
         made = view.action(section, path)
         return Markup('<p class="more">{}</p>').format(made) if made and slot.variant == "text" else made
 
-    def facts(
-        self, work: "Prediction", place: "Place", section: "Section", slot: "Slot", value: Any, ground: str
-    ) -> "Iterator[Fact]":
+    def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         yield work.words(place, slot.label, value["label"])
         yield from work.action(place, section, slot, value, ground)
 

@@ -2,18 +2,38 @@
 
 from abc import ABC, abstractmethod
 from collections.abc import Iterator
-from typing import TYPE_CHECKING, Any, Literal
+from typing import TYPE_CHECKING, Any, Literal, Protocol
 
 from markupsafe import Markup
 
 from formulon.core.system.identity import CONTROLS
 
 if TYPE_CHECKING:
-    from formulon.core.checks.facts import Fact, Place
-    from formulon.core.checks.predict import Prediction
     from formulon.core.site.kind import Slot
     from formulon.core.site.model import Section
     from formulon.core.site.render import View
+
+
+class Work(Protocol):
+    """What prediction does for a slot type; see checks/predict.py. A place is one of checks/facts.py, and so is what is told."""
+
+    def words(self, place: Any, label: str, text: str) -> Any:
+        """The raw text of a slot."""
+
+    def text(self, place: Any, section: "Section", slot: "Slot", value: str, ground: str, indent: float = 0.0) -> Iterator[Any]:
+        """A text in its box, narrower by an indent in em."""
+
+    def loose(self, place: Any, text: str, step: str, ground: str, ink: str) -> Iterator[Any]:
+        """A text whose box cannot be told without a browser."""
+
+    def link(self, place: Any, slot: "Slot", label: str, to: str, ground: str) -> Iterator[Any]:
+        """A link within a text."""
+
+    def action(self, place: Any, section: "Section", slot: "Slot", value: dict[str, Any], ground: str) -> Iterator[Any]:
+        """A button or a link of its own."""
+
+    def picture(self, place: Any, value: dict[str, Any]) -> Any:
+        """A picture."""
 
 
 class SlotType(ABC):
@@ -37,9 +57,7 @@ class SlotType(ABC):
         """The slot as HTML; nothing where there is nothing to show."""
 
     @abstractmethod
-    def facts(
-        self, work: "Prediction", place: "Place", section: "Section", slot: "Slot", value: Any, ground: str
-    ) -> "Iterator[Fact]":
+    def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         """What is known of it without a browser."""
 
     def words(self, value: Any) -> Iterator[str]:

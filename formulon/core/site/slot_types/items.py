@@ -5,11 +5,9 @@ from typing import TYPE_CHECKING, Any
 
 from markupsafe import Markup
 
-from formulon.core.site.slot_types.base import SlotType
+from formulon.core.site.slot_types.base import SlotType, Work
 
 if TYPE_CHECKING:
-    from formulon.core.checks.facts import Fact, Place
-    from formulon.core.checks.predict import Prediction
     from formulon.core.site.kind import Slot
     from formulon.core.site.model import Section
     from formulon.core.site.render import View
@@ -41,9 +39,7 @@ class Items(SlotType):
     def render(self, view: "View", section: "Section", path: str, slot: "Slot") -> Markup:
         return Markup("")
 
-    def facts(
-        self, work: "Prediction", place: "Place", section: "Section", slot: "Slot", value: Any, ground: str
-    ) -> "Iterator[Fact]":
+    def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         yield from ()
 
 

@@ -10,13 +10,11 @@ from typing import TYPE_CHECKING, Any, Literal
 from markupsafe import Markup
 
 from formulon.core.site.markup import emphasised
-from formulon.core.site.slot_types.base import SlotType, text_of
+from formulon.core.site.slot_types.base import SlotType, Work, text_of
 from formulon.core.site.values import Action, placeholder
 from formulon.core.type.hyphens import hyphenated
 
 if TYPE_CHECKING:
-    from formulon.core.checks.facts import Fact, Place
-    from formulon.core.checks.predict import Prediction
     from formulon.core.site.kind import Slot
     from formulon.core.site.model import Section
     from formulon.core.site.render import View
@@ -110,9 +108,7 @@ class RichText(SlotType):
     def _words(self, view: "View", text: str) -> Markup:
         return emphasised(hyphenated(text, view.language), view.preview is not None)
 
-    def facts(
-        self, work: "Prediction", place: "Place", section: "Section", slot: "Slot", value: Any, ground: str
-    ) -> "Iterator[Fact]":
+    def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         yield work.words(place, slot.label, value)
         for block in blocks(value):
             for text in block.texts:

@@ -7,13 +7,11 @@ from markupsafe import Markup
 from pydantic import Field, model_validator
 
 from formulon.core.site.markup import emphasised
-from formulon.core.site.slot_types.base import SlotType
+from formulon.core.site.slot_types.base import SlotType, Work
 from formulon.core.site.values import placeholder
 from formulon.core.system.identity import Model
 
 if TYPE_CHECKING:
-    from formulon.core.checks.facts import Fact, Place
-    from formulon.core.checks.predict import Prediction
     from formulon.core.site.kind import Slot
     from formulon.core.site.model import Section
     from formulon.core.site.render import View
@@ -67,9 +65,7 @@ class Table(SlotType):
             "<thead><tr>{}</tr></thead><tbody>{}</tbody></table></div>"
         ).format(path.split("/")[-1], slot.label, view.marks(path), head, rows)
 
-    def facts(
-        self, work: "Prediction", place: "Place", section: "Section", slot: "Slot", value: Any, ground: str
-    ) -> "Iterator[Fact]":
+    def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         for text in self.words(value):
             yield work.words(place, slot.label, text)
             yield from work.loose(place, text, "fine", ground, "body")

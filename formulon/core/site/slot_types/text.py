@@ -5,12 +5,10 @@ from typing import TYPE_CHECKING, Any
 
 from markupsafe import Markup
 
-from formulon.core.site.slot_types.base import SlotType, text_of
+from formulon.core.site.slot_types.base import SlotType, Work, text_of
 from formulon.core.site.values import placeholder
 
 if TYPE_CHECKING:
-    from formulon.core.checks.facts import Fact, Place
-    from formulon.core.checks.predict import Prediction
     from formulon.core.site.kind import Slot
     from formulon.core.site.model import Section
     from formulon.core.site.render import View
@@ -29,9 +27,7 @@ class Text(SlotType):
     def render(self, view: "View", section: "Section", path: str, slot: "Slot") -> Markup:
         return view.text(section, path)
 
-    def facts(
-        self, work: "Prediction", place: "Place", section: "Section", slot: "Slot", value: Any, ground: str
-    ) -> "Iterator[Fact]":
+    def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         yield work.words(place, slot.label, value)
         yield from work.text(place, section, slot, value, ground)
 

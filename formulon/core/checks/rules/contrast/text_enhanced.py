@@ -22,11 +22,9 @@ from formulon.core.system.policy import AA
     },
     refs={"below-own": COMMON_PRACTICE},
     mend=mend,
+    measure=measure,
 )
 def text_enhanced(run: TextRun, _: Mapping[str, float]) -> Iterator[Verdict]:
     code = "too-low" if run.policy.name == "AAA" else "below-own"
     for verdict in below(run, run.policy.text, run.policy.large):
         yield Verdict(code, verdict.measured, verdict.required, verdict.unit, verdict.width, verdict.values)
-
-
-text_enhanced.measure = measure  # type: ignore[attr-defined]

@@ -71,9 +71,7 @@ def other_grounds(site: Site, run: TextRun) -> Iterator[Proposal]:
     rationale="Below this ratio people with moderately low vision cannot read text without contrast-enhancing aids.",
     messages={"too-low": "“{text}” is {ratio} on {ground}; it needs {needed}:1."},
     mend=mend,
+    measure=measure,
 )
 def text_minimum(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
     yield from below(run, options["normal"], options["large"])
-
-
-text_minimum.measure = measure  # type: ignore[attr-defined]

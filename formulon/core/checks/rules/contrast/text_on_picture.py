@@ -53,6 +53,7 @@ def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: 
     },
     refs={"too-low-enhanced": Ref("WCAG 2.2", "1.4.6", "AAA"), "below-own": COMMON_PRACTICE},
     mend=mend,
+    measure=measure,
 )
 def text_on_picture(fact: TextsOnPicture, options: Mapping[str, float]) -> Iterator[Verdict]:
     """One verdict for each text, at the width where it is worst."""
@@ -69,6 +70,3 @@ def text_on_picture(fact: TextsOnPicture, options: Mapping[str, float]) -> Itera
             values = {"text": words, "share": f"{made.share:.1%}", "worst": shown(made.worst), "needed": f"{required:g}"}
             values["scheme"] = text.run.scheme
             yield Verdict(_CODES[text.run.policy.name], made.deciding, required, ":1", width, values)
-
-
-text_on_picture.measure = measure  # type: ignore[attr-defined]

@@ -48,6 +48,7 @@ def mend(site: Site, system: System, target: Target, verdict: Verdict, options: 
     rationale="Small targets close to others are missed by people with a tremor, on the move, or with large fingers.",
     messages={"too-small": "“{label}” is {wide} × {high} px to press; {least} × {least} px is the least."},
     mend=mend,
+    measure=measure,
 )
 def target_size(target: Target, options: Mapping[str, float]) -> Iterator[Verdict]:
     least = options["least"]
@@ -62,6 +63,3 @@ def target_size(target: Target, options: Mapping[str, float]) -> Iterator[Verdic
         }
         yield Verdict("too-small", min(size), least, "px", width, values)
         return
-
-
-target_size.measure = measure  # type: ignore[attr-defined]

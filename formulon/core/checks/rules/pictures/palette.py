@@ -43,9 +43,10 @@ def mend(site: Site, system: System, fact: PictureFact, verdict: Verdict, option
     options={"most": 0.4, "coloured": 0.05, "near": 50.0},
     rationale="A photograph that is mostly in hues that the brand does not have pulls a page away from it.",
     messages={"clash": "{measured} % of the photograph is in hues that the brand does not have; {required} % is the most."},
+    bound="most",
     mend=mend,
 )
 def palette(fact: PictureFact, options: Mapping[str, float]) -> Iterator[Verdict]:
     share = clash(fact, options["coloured"], options["near"])
     if share > options["most"]:
-        yield Verdict("clash", round(share * 100), round(options["most"] * 100), "%")
+        yield Verdict("clash", share * 100, options["most"] * 100, "%")

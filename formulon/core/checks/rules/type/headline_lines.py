@@ -57,15 +57,17 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     rationale="A headline of four lines and more fills a phone's first screen, and nobody reads on.",
     messages={
         "too-many": "The headline takes {measured} lines on a phone; {required} is the most.",
+        "box-unknown": "The headline stands in a free part of its layout, so its lines cannot be told without a browser.",
         "glyphs-unknown": "The typeface lacks “{glyphs}”, so the lines of this headline cannot be told.",
     },
     mend=mend,
+    measure=measure,
+    bound="most",
 )
 def headline_lines(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
     if run.unknown_glyphs:
         yield Verdict("glyphs-unknown", width=PHONE, values={"glyphs": run.unknown_glyphs}, outcome="cannot-tell")
+    elif not run.fits:
+        yield Verdict("box-unknown", width=PHONE, outcome="cannot-tell")
     elif run.lines[PHONE] > options["most"]:
         yield Verdict("too-many", run.lines[PHONE], options["most"], "lines", PHONE)
-
-
-headline_lines.measure = measure  # type: ignore[attr-defined]

@@ -31,9 +31,11 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     rationale="In long lines the eye loses its way back to the next one. 45 to 75 characters are comfortable.",
     messages={"too-long": "The lines have {measured} characters; {required} is the most, and up to 75 are comfortable."},
     mend=mend,
+    measure=measure,
+    bound="most",
 )
 def line_measure(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
     for width, one in run.fits.items():
         if one.lines > 2 and one.characters > options["most"]:
-            yield Verdict("too-long", round(one.characters), options["most"], "characters", width)
+            yield Verdict("too-long", one.characters, options["most"], "characters", width)
             return

@@ -41,6 +41,8 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
         "glyphs-unknown": "The typeface lacks “{glyphs}”, so it cannot be told how wide this word is.",
     },
     mend=mend,
+    measure=measure,
+    bound="most",
 )
 def word_fits(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
     for width, one in run.fits.items():
@@ -48,8 +50,5 @@ def word_fits(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
             yield Verdict("glyphs-unknown", width=width, values={"glyphs": run.unknown_glyphs}, outcome="cannot-tell")
             return
         if one.widest > one.box + _HALF:
-            yield Verdict("too-wide", round(one.widest, 1), math.floor(one.box * 10) / 10, "px", width)
+            yield Verdict("too-wide", one.widest, math.floor(one.box * 10) / 10, "px", width)
             return
-
-
-word_fits.measure = measure  # type: ignore[attr-defined]

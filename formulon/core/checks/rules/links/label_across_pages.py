@@ -1,0 +1,41 @@
+"""What has the same label on several pages leads to the same place (WCAG 2.2 SC 3.2.4)."""
+
+from collections import defaultdict
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.facts import Destination
+from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.checks.views import SiteView
+from formulon.core.site.model import Site
+from formulon.core.system.model import System
+
+
+def mend(site: Site, system: System, whole: SiteView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+    if verdict.place:
+        first, label = str(verdict.values["first"]), verdict.values["label"]
+        yield Proposal(f"Lead “{label}” to {first} here too", change_slot(site, verdict.place, "to", first))
+
+
+@rule(
+    id="links/label-across-pages",
+    title="One label leads to one place across the site",
+    standard=Ref("WCAG 2.2", "3.2.4", "AA"),
+    severity="note",
+    looks_at=SiteView,
+    rationale="Who has learnt on one page where a button leads expects it to lead there on the next.",
+    messages={"elsewhere": "“{label}” leads to {first} on {page}, and to {to} here."},
+    mend=mend,
+)
+def label_across_pages(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
+    """What differs within a page is that page's matter."""
+    by_label: dict[str, list[tuple[str, Destination]]] = defaultdict(list)
+    for page in site.pages:
+        for label, those in page.led.items():
+            if len({one.to for one in those if one.to}) == 1:
+                by_label[label].append((page.head.name, next(one for one in those if one.to)))
+    for (name, first), *others in by_label.values():
+        for _, other in others:
+            if other.to != first.to:
+                values = {"label": other.label[:60], "first": first.to, "page": name, "to": other.to, "text": other.label}
+                yield Verdict("elsewhere", values=values, place=other.place)

@@ -1,0 +1,99 @@
+"""What a rule can look at beside one fact: a section, a page, a site, each with its facts, whether predicted or measured. What
+several rules ask of them is worked out once."""
+
+from collections import defaultdict
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass
+from functools import cached_property
+
+from formulon.core.checks.facts import Destination, Fact, PageHead, Place, SectionHead, TextRun
+
+# What is kept of a page for the rules that look at the whole site.
+KEPT = (PageHead, SectionHead, Destination)
+
+
+@dataclass(frozen=True, eq=False)
+class SectionView:
+    """A section of a page with its facts, in the order in which they are read."""
+
+    place: Place
+    head: SectionHead
+    facts: tuple[Fact, ...]
+
+    @cached_property
+    def destinations(self) -> tuple[Destination, ...]:
+        return tuple(fact for fact in self.facts if isinstance(fact, Destination))
+
+    @cached_property
+    def headings(self) -> tuple[TextRun, ...]:
+        """The headings, each once whatever the schemes."""
+        found = [fact for fact in self.facts if isinstance(fact, TextRun) and fact.level]
+        return tuple({fact.place: fact for fact in found}.values())
+
+
+@dataclass(frozen=True, eq=False)
+class PageView:
+    """A page with its sections, those of its frame among them."""
+
+    place: Place
+    head: PageHead
+    sections: tuple[SectionView, ...]
+    frame: frozenset[str]  # ids of header and footer
+
+    @cached_property
+    def own(self) -> tuple[SectionView, ...]:
+        """The sections that are the page's own."""
+        return tuple(one for one in self.sections if one.place.section not in self.frame)
+
+    @cached_property
+    def headings(self) -> tuple[TextRun, ...]:
+        return tuple(run for section in self.own for run in section.headings)
+
+    @cached_property
+    def led(self) -> Mapping[str, tuple[Destination, ...]]:
+        """The destinations of the page's own sections by their label, however it is written."""
+        found: dict[str, list[Destination]] = defaultdict(list)
+        for section in self.own:
+            for one in section.destinations:
+                found[" ".join(one.label.casefold().split())].append(one)
+        return {label: tuple(those) for label, those in found.items()}
+
+
+@dataclass(frozen=True, eq=False)
+class SiteView:
+    """All pages of a site, with what is kept of their facts."""
+
+    place: Place
+    pages: tuple[PageView, ...]
+
+
+View = SectionView | PageView | SiteView
+
+
+def pages_of(facts: Iterable[Fact]) -> Iterator[PageView]:
+    """Facts, in the order of the site, as pages with their sections."""
+    heads: dict[str, PageHead] = {}
+    sections: dict[str, dict[str, list[Fact]]] = defaultdict(lambda: defaultdict(list))
+    known: dict[tuple[str, str], SectionHead] = {}
+    for fact in facts:
+        place = fact.place
+        if isinstance(fact, PageHead):
+            heads[place.page] = fact
+        elif isinstance(fact, SectionHead):
+            known[place.page, place.section] = fact
+        if place.section:
+            sections[place.page][place.section].append(fact)
+    for page, head in heads.items():
+        made = tuple(
+            SectionView(known[page, name].place, known[page, name], tuple(those))
+            for name, those in sections[page].items()
+            if (page, name) in known
+        )
+        frame = frozenset(one.place.section for one in made if one.head.frame)
+        yield PageView(head.place, head, made, frame)
+
+
+def site_of(facts: Iterable[Fact]) -> SiteView | None:
+    """The site that facts are about; None where there is no page."""
+    pages = tuple(pages_of(fact for fact in facts if isinstance(fact, KEPT)))
+    return SiteView(pages[0].place, pages) if pages else None

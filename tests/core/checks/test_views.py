@@ -1,0 +1,211 @@
+"""Rules that look at a section, a page or the whole site: below, at and above what they allow, each fix applied and checked."""
+
+from dataclasses import replace
+from typing import Any
+
+import pytest
+
+from formulon.core.checks.facts import Destination, PageHead, Place, SectionHead
+from formulon.core.checks.predict import predict
+from formulon.core.checks.profiles import PROFILES, Profile, profile_of
+from formulon.core.checks.rule import Verdict, rules
+from formulon.core.checks.runner import Finding, Preflight, check, check_site
+from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
+from formulon.core.site.changes import Change, apply
+from formulon.core.site.model import Section, Site
+from formulon.core.system.resolve import resolve
+
+LINK = {"label": "Read on", "to": "page:about"}
+
+
+def section(name: str, layout: str = "column", ground: str = "paper", **content: Any) -> Section:
+    content = {"heading": f"On {name}", "text": "It is quiet."} | content
+    return Section.model_validate(
+        {"id": name, "kind": "picture_text", "layout": layout, "ground": ground, "content": content, "departs": True}
+    )
+
+
+def with_sections(site: Site, *sections: Section, page: int = 0) -> Site:
+    """The site with the page's opening and some sections after it."""
+    body = site.model_dump()
+    kept = body["pages"][page]["sections"][:1]
+    body["pages"][page]["sections"] = [kept[0] | {"ground": "paper", "departs": True}, *(one.model_dump() for one in sections)]
+    return Site.model_validate(body)
+
+
+def found(site: Site, name: str) -> list[Finding]:
+    """The findings of a rule; every fix of theirs is applied and checked again."""
+    findings = [one for one in check_site(site).findings if one.rule == name]
+    for finding in findings:
+        for fix in finding.fixes:
+            changed = apply(site, [Change.model_validate(change) for change in fix.changes])
+            system = resolve(changed.identity, changed.choices)
+            after = [one for one in check(predict(changed, system), system).findings if one.rule == name]
+            assert len(after) < len(findings), (finding.message, fix.label)
+    return findings
+
+
+# Pages and sections out of facts
+
+
+def test_facts_are_gathered_by_page_and_section(site: Site) -> None:
+    facts = predict(site, resolve(site.identity, site.choices))
+    pages = list(pages_of(facts))
+    assert [page.place.page for page in pages] == [page.id for page in site.pages]
+    for page, own in zip(pages, site.pages, strict=True):
+        assert [one.place.section for one in page.own] == [one.id for one in own.sections]
+        assert page.frame == {"header", "footer"} and len(page.sections) == len(page.own) + 2
+        assert sum(len(one.facts) for one in page.sections) == sum(
+            fact.place.page == own.id and bool(fact.place.section) for fact in facts
+        )
+    whole = site_of(facts)
+    assert whole is not None and len(whole.pages) == len(pages) and site_of([]) is None
+
+
+def test_rules_look_at_four_kinds_of_things() -> None:
+    seen = {one.looks_at for one in rules().values()}
+    assert {SectionView, PageView, SiteView} < seen and len(seen) > 6
+
+
+# Links
+
+
+def test_one_label_leads_to_one_place_on_a_page(site: Site) -> None:
+    name = "links/one-destination"
+    same = with_sections(site, section("a", link=LINK), section("b", link=LINK))
+    assert found(same, name) == []
+    nowhere = with_sections(site, section("a", link=LINK), section("b", link=LINK | {"to": ""}))
+    assert found(nowhere, name) == [], "what leads nowhere is another rule's matter"
+    (one,) = found(
+        with_sections(site, section("a", link=LINK), section("b", link={"label": "READ  on", "to": "page:contact"})), name
+    )
+    assert (one.section, one.target) == ("b", "link") and "page:about" in one.message and "page:contact" in one.message
+    assert [fix.label for fix in one.fixes] == ["Call it “Contact”"]
+
+
+def test_links_of_items_are_called_by_what_the_item_is(site: Site) -> None:
+    items = [{"title": "Domes", "link": LINK}, {"title": "Visits", "link": LINK | {"to": "page:contact"}}]
+    cards = Section.model_validate(
+        {"id": "cards", "kind": "cards", "layout": "terrace", "content": {"heading": "Both", "items": items}}
+    )
+    (one,) = found(with_sections(site, cards), "links/one-destination")
+    assert one.target == "items/1/link" and [fix.label for fix in one.fixes] == ["Call it “Visits”", "Call it “Contact”"]
+
+
+def test_one_label_leads_to_one_place_across_pages(site: Site) -> None:
+    name = "links/label-across-pages"
+    assert found(with_sections(site, section("a", link=LINK)), name) == []
+    two = with_sections(with_sections(site, section("a", link=LINK)), section("b", link=LINK | {"to": "page:contact"}), page=1)
+    (one,) = found(two, name)
+    assert (one.page, one.section) == (site.pages[1].id, "b") and "on Home" in one.message
+    assert [fix.label for fix in one.fixes] == ["Lead “Read on” to page:about here too"]
+    three = with_sections(two, section("c", link=LINK), section("d", link=LINK | {"to": "https://example.org/"}), page=2)
+    assert len(found(three, name)) == 1, "what differs within a page is told there"
+
+
+# Headings
+
+
+def test_headings_descend_step_by_step(site: Site) -> None:
+    name = "structure/heading-order"
+    assert found(site, name) == []
+    lone = Section.model_validate({"id": "x", "kind": "cards", "layout": "terrace", "content": {"items": [{"title": "Domes"}]}})
+    assert found(with_sections(site, lone), name) == [], "titles of items take the level that their section leaves"
+    system = resolve(site.identity, site.choices)
+    page = next(pages_of(predict(with_sections(site, lone), system)))
+    assert [run.level for run in page.headings] == [1, 2]
+    one = rules()[name]
+    first, second = page.headings
+    deep = replace(second, tag="h3")
+
+    def codes(*runs: Any) -> list[str]:
+        head = SectionHead(Place("home", "x", ""), "k", "l", "paper")
+        made = PageView(page.place, page.head, (SectionView(head.place, head, runs),), frozenset())
+        return [verdict.code for verdict in one.verdicts(made)[1]]
+
+    assert codes(first, second, deep, second) == [] == codes(first)
+    assert codes(first, deep) == ["left-out"] and codes(second) == ["no-first"]
+    assert codes(first, replace(first, place=second.place)) == ["two-firsts"]
+
+
+# Actions
+
+
+@pytest.mark.parametrize(
+    ("variants", "many"), [((), 0), (("primary",), 0), (("primary", "secondary"), 0), (("primary", "primary"), 1)]
+)
+def test_a_section_has_one_main_action(variants: tuple[str, ...], many: int) -> None:
+    head = SectionHead(Place("home", "x", ""), "k", "l", "paper")
+    facts = tuple(Destination(Place("home", "x", f"a{n}"), f"Go {n}", "", True, one) for n, one in enumerate(variants))
+    outcome, verdicts = rules()["structure/main-actions"].verdicts(SectionView(head.place, head, facts))
+    assert len(verdicts) == many and outcome == ("fail" if many else "pass")
+    if many:
+        assert verdicts[0].place == Place("home", "x", "a1") and verdicts[0].measured == 2
+
+
+# Grounds and layouts
+
+
+@pytest.mark.parametrize(("grounds", "many"), [
+    (("paper", "tint", "paper"), 0), (("brand", "paper", "deep"), 0), (("paper", "brand", "accent"), 1), (("deep", "deep", "brand"), 2),
+])  # fmt: skip
+def test_strong_grounds_are_set_apart(site: Site, grounds: tuple[str, ...], many: int) -> None:
+    made = with_sections(site, *(section(f"s{n}", ("column", "offset")[n % 2], one) for n, one in enumerate(grounds)))
+    findings = found(made, "layout/strong-grounds")
+    assert len(findings) == many and all(one.fixes for one in findings)
+
+
+@pytest.mark.parametrize(("layouts", "many"), [
+    (("column", "column"), 0), (("column", "column", "sill", "column"), 0), (("column",) * 3, 1), (("column",) * 5, 1), (("column",) * 7, 1),
+])  # fmt: skip
+def test_the_same_layout_does_not_stand_three_times(site: Site, layouts: tuple[str, ...], many: int) -> None:
+    made = with_sections(site, *(section(f"s{n}", one) for n, one in enumerate(layouts)))
+    findings = found(made, "layout/same-again")
+    assert len(findings) == many
+    if many:
+        assert findings[0].measured == len(layouts) and f"{len(layouts)} times" in findings[0].message
+        assert len(findings[0].fixes) == (2 if len(layouts) < 7 else 0), "one change leaves three on both sides of seven"
+
+
+# Kept, and told once
+
+
+def test_pages_that_are_kept_are_still_looked_at_together(site: Site) -> None:
+    two = with_sections(with_sections(site, section("a", link=LINK)), section("b", link=LINK | {"to": "page:contact"}), page=1)
+    kept: dict[str, Any] = {}
+    first = Preflight(two, kept=kept).report()
+    again = Preflight(two, kept=kept)
+    assert again.report() == first and len(kept) == len(site.pages)
+    (finding,) = [one for one in first.findings if one.rule == "links/label-across-pages"]
+    assert again.finding(finding.page, finding.key) == finding and again.fixes(finding)
+    assert again.finding(site.pages[0].id, finding.key) is None
+
+
+def test_a_verdict_may_say_where_it_is() -> None:
+    verdict = Verdict("code", place=Place("a", "b", "c"))
+    assert verdict.place is not None and verdict.place.slot == "c"
+    assert PageHead(Place("a", "", ""), "A", "", "").place.section == ""
+
+
+# Profiles
+
+
+def test_profiles_are_sets_of_rules_with_thresholds_and_severities(site: Site) -> None:
+    names = {name: {one.id for one in profile.rules()} for name, profile in PROFILES.items()}
+    assert names["AAA"] == names["own"] == set(rules()) == names["AA"] | {"contrast/text-enhanced"}
+    assert profile_of(site.choices) is PROFILES["AA"]
+    strict = Profile("Mine", "Mine.", severities={"layout/same-again": "stop"}, options={"layout/same-again": {"most": 1}})
+    made = with_sections(site, section("a"), section("b"))
+    facts, system = predict(made, resolve(made.identity, made.choices)), resolve(made.identity, made.choices)
+    assert not check(facts, system, only=["layout/same-again"]).findings
+    (finding,) = check(facts, system, only=["layout/same-again"], profile=strict).findings
+    assert finding.stops and finding.required == 1
+    assert rules()["layout/same-again"].options == {"most": 2}, "the rule itself stays as it is"
+
+
+@pytest.mark.parametrize(
+    "profile", [Profile("x", "x", frozenset({"no/rule"})), Profile("x", "x", options={"layout/same-again": {"least": 1.0}})]
+)
+def test_a_profile_names_rules_and_options_that_there_are(profile: Profile) -> None:
+    with pytest.raises(LookupError):
+        list(profile.rules())
