@@ -188,9 +188,14 @@ def codes_of(look: Look) -> set[str]:
 
 
 @cache
-def rules() -> dict[str, Rule]:
-    """Every rule by id, found by importing all modules under checks/rules."""
+def _load() -> None:
+    """Imports all modules under checks/rules."""
     package = import_module("formulon.core.checks.rules")
     for module in walk_packages(package.__path__, package.__name__ + "."):
         import_module(module.name)
+
+
+def rules() -> dict[str, Rule]:
+    """Every rule by id, in the order of the ids."""
+    _load()
     return dict(sorted(_RULES.items()))

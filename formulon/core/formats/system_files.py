@@ -57,6 +57,13 @@ def _colors(system: System) -> Iterator[tuple[str, str, str]]:
                 yield f"{scheme}{title}", f"{scheme}{token.path}", token.css
 
 
+def add(form: Form) -> None:
+    """Takes in another form. Raises ValueError for an id that is taken."""
+    if form.id in FORMS:
+        raise ValueError(f"There is a form {form.id} already.")
+    FORMS[form.id] = form
+
+
 FORMS: dict[str, Form] = {
     form.id: form
     for form in (

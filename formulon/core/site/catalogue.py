@@ -4,9 +4,8 @@ look, where a kind has any such thing."""
 
 import re
 from functools import cache
-from importlib import import_module
+from importlib.util import module_from_spec, spec_from_file_location
 from pathlib import Path
-from pkgutil import iter_modules
 
 from formulon.core.site import kinds
 from formulon.core.site.declaration import faults
@@ -33,13 +32,25 @@ def take_in(name: str, kind: Kind, folder: Path) -> Kind:
     return kind
 
 
-def _found() -> dict[str, Kind]:
-    """Every kind by the name of its folder."""
-    names = sorted(one.name for one in iter_modules(kinds.__path__) if one.ispkg)
-    return {name: take_in(name, import_module(f"{kinds.__name__}.{name}.kind").KIND, FOLDER / name) for name in names}
+def add(folder: Path) -> Kind:
+    """Takes in the kind that lies in a folder, under the folder's name. Raises DeclarationError, also for a name that is taken."""
+    name = folder.name
+    if name in CATALOGUE:
+        raise DeclarationError(f"There is a section kind {name} already.")
+    spec = spec_from_file_location(f"{kinds.__name__}.{name}.kind", folder / "kind.py")
+    if spec is None or spec.loader is None:
+        raise DeclarationError(f"{folder} has no kind.py.")
+    module = module_from_spec(spec)
+    spec.loader.exec_module(module)
+    CATALOGUE[name], FOLDERS[name] = take_in(name, module.KIND, folder), folder
+    return CATALOGUE[name]
 
 
-CATALOGUE = _found()
+CATALOGUE: dict[str, Kind] = {}
+FOLDERS: dict[str, Path] = {}
+for _kind in sorted(FOLDER.iterdir()):
+    if (_kind / "kind.py").exists():
+        add(_kind)
 
 
 @cache
@@ -49,6 +60,6 @@ def kind_css(kind: str) -> str:
 
 
 def kind_file(kind: str, name: str) -> str:
-    """A style sheet of a kind by its name; empty where it has none."""
-    file = FOLDER / kind / name
+    """A file of a kind by its name; empty where it has none."""
+    file = FOLDERS[kind] / name
     return file.read_text(encoding="utf-8") if file.exists() else ""

@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING, Any
 import jinja2
 from markupsafe import Markup
 
-from formulon.core.site.catalogue import FOLDER
+from formulon.core.site.catalogue import kind_file
 from formulon.core.site.kind import Slot
 from formulon.core.site.layout import Items, Region
 from formulon.core.site.model import Section
@@ -20,9 +20,8 @@ if TYPE_CHECKING:
 @cache
 def _template(environment: jinja2.Environment, kind: str) -> Any:
     """What a kind draws beside its slots: its template's macros."""
-    if not (FOLDER / kind / "section.html").exists():
-        return None
-    return environment.get_template(f"{kind}/section.html").module
+    source = kind_file(kind, "section.html")
+    return environment.from_string(source).module if source else None
 
 
 def section_html(view: "View", environment: jinja2.Environment, section: Section) -> Markup:

@@ -12,7 +12,7 @@ from markupsafe import Markup
 from formulon.core.site import fonts, missing, motif, pictures, touch_icons
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import on_card
-from formulon.core.site.catalogue import CATALOGUE, FOLDER
+from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot, card_ground
@@ -109,7 +109,7 @@ def _marks_used(site: Site, system: System) -> list[Mark]:
 def environment() -> jinja2.Environment:
     """The templates of pages. Everything that is filled in is escaped."""
     environment = jinja2.Environment(
-        loader=jinja2.FileSystemLoader([_FOLDER / "templates", FOLDER]),
+        loader=jinja2.FileSystemLoader(_FOLDER / "templates"),
         autoescape=True,
         undefined=jinja2.StrictUndefined,
         trim_blocks=True,
