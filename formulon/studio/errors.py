@@ -47,6 +47,13 @@ class Unopenable(StudioError):
     status = 422
 
 
+class ChangedSince(StudioError):
+    """Undo or redo of what somebody else has changed since. `extra` holds what, and whether it is possible all the same."""
+
+    code = "changed-since"
+    status = 409
+
+
 class NotYours(StudioError):
     """Undo or redo of what somebody else has done, or that is no longer the newest."""
 

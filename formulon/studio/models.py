@@ -88,14 +88,28 @@ class Picture(models.Model):
 
 
 class Entry(models.Model):
-    """One step of the history. `edits` lists document, revision before, patch and its inverse."""
+    """One step of the history, which is only ever appended to: a change, or one that takes a change back or makes it again.
+    `edits` lists document, revision before, patch and its inverse."""
+
+    class Kind(models.TextChoices):
+        CHANGE = "change", "Change"
+        UNDO = "undo", "Taken back"
+        REDO = "redo", "Made again"
 
     brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="entries")
     number = models.PositiveIntegerField()
     label = models.CharField(max_length=200)
     author = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL)
     created = models.DateTimeField(auto_now_add=True)
-    undone = models.BooleanField(default=False)
+    kind = models.CharField(max_length=6, choices=Kind, default=Kind.CHANGE)
+    of = models.ForeignKey(
+        "self",
+        null=True,
+        on_delete=models.CASCADE,
+        related_name="steps",
+        help_text="The change that is taken back or made again.",
+    )
+    name = models.CharField(max_length=80, blank=True, help_text="What people call this point of the history.")
     edits = models.JSONField()
 
     class Meta:

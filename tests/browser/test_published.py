@@ -6,6 +6,7 @@ import json
 import subprocess
 from collections.abc import Iterator
 from pathlib import Path
+from typing import Any
 
 import numpy as np
 import pytest
@@ -30,6 +31,19 @@ from tests.conftest import quillmoor_identity, quillmoor_pictures
 VNU = ROOT / "web" / "node_modules" / "vnu-jar" / "build" / "dist" / "vnu.jar"
 
 
+def filled_content(kind: str) -> dict[str, Any]:
+    """Contents for a kind that stands on none of the demo's pages."""
+    content: dict[str, Any] = {}
+    for name, slot in CATALOGUE[kind].slots.items():
+        if slot.of.collection:
+            content[name] = [
+                {key: f"{inner.label} {n}" for key, inner in slot.items.items() if inner.of.set_in_type} for n in range(3)
+            ]
+        elif slot.of.set_in_type:
+            content[name] = f"{slot.label} of the observatory"
+    return content
+
+
 def every_layout(header: str = "bar", footer: str = "columns") -> Site:
     """A page for each kind, on which each of its layouts stands with the demo's contents, and the demo's own pages."""
     site = plan(quillmoor_identity(), assets=quillmoor_pictures())
@@ -41,7 +55,7 @@ def every_layout(header: str = "bar", footer: str = "columns") -> Site:
         if kind != "hero":  # a page has one headline of its own
             page.sections.append(site.pages[1].sections[0].model_copy(deep=True, update={"id": "opening"}))
         for index, layout in enumerate(one.layouts):
-            content = known[kind].model_copy(deep=True).content
+            content = known[kind].model_copy(deep=True).content if kind in known else filled_content(kind)
             if "picture" in one.slots:
                 content.setdefault("picture", {"source": f"drawn:arcs/{index}", "alt": "", "decorative": True})
             ground = ("paper", "tint", "deep", "brand", "accent")[index % 5]

@@ -2,10 +2,12 @@
 
 import pytest
 
-from formulon.core.site.changes import documents as documents_of
+from formulon.core.site.documents import documents as documents_of
+from formulon.core.site.documents import of_site
 from formulon.core.type.alike import writes
 from formulon.studio.models import Brand, Entry
 from formulon.studio.services import sites
+from formulon.studio.services.places import meeting, places
 from tests.studio.conftest import Api
 
 REPLACE = {"op": "replace", "path": "/radius", "value": 14}
@@ -21,9 +23,7 @@ def test_a_change_is_one_entry_and_raises_one_revision(brand: Brand, anna: Api) 
     state = answer.json()
     assert state["choices"]["body"]["radius"] == 14 and state["choices"]["revision"] == 2
     assert state["identity"]["revision"] == 1 and state["history"]["redo"] is None
-    assert {key: state["history"]["undo"][key] for key in ("label", "author", "own")} == {
-        "label": "Rounder", "author": "Anna", "own": True,
-    }  # fmt: skip
+    assert state["history"]["undo"]["label"] == "Rounder"
     assert Entry.objects.count() == 1
 
 
@@ -65,6 +65,109 @@ def test_two_people_on_one_document(brand: Brand, anna: Api, ben: Api) -> None:
     assert ben.change(brand, "page:home", 2, {"op": "replace", "path": "/title", "value": "Ben’s"}).status_code == 200
     ben.undo(brand)
     assert bodies(brand)["page:home"]["title"] == "Anna’s"
+
+
+def test_the_history_is_only_appended_to(brand: Brand, anna: Api) -> None:
+    anna.change(brand, "choices", 1, REPLACE, label="Rounder")
+    kept = list(Entry.objects.values())
+    anna.undo(brand)
+    anna.redo(brand)
+    assert list(Entry.objects.values())[:1] == kept, "nothing is rewritten"
+    told = [(one.number, one.kind, one.label, one.of_id) for one in Entry.objects.all()]
+    first = kept[0]["id"]
+    assert told == [
+        (1, "change", "Rounder", None),
+        (2, "undo", "Taken back: Rounder", first),
+        (3, "redo", "Made again: Rounder", first),
+    ]
+    times = list(Entry.objects.values_list("created", flat=True))
+    assert times == sorted(times)
+    entries = anna.get(f"brands/{brand.pk}/history").json()["entries"]
+    assert [(one["kind"], one["holds"]) for one in entries] == [("redo", True), ("undo", True), ("change", True)]
+    anna.undo(brand)
+    assert anna.get(f"brands/{brand.pk}/history").json()["entries"][-1]["holds"] is False
+
+
+def test_undo_takes_back_ones_own_last_change(brand: Brand, anna: Api, ben: Api) -> None:
+    """Whoever has changed something else since."""
+    anna.change(brand, "choices", 1, REPLACE, label="Rounder")
+    ben.change(brand, "page:home", 1, {"op": "replace", "path": "/title", "value": "Ben’s"}, label="Title written")
+    assert anna.get(f"brands/{brand.pk}").json()["history"]["undo"]["label"] == "Rounder"
+    assert ben.get(f"brands/{brand.pk}").json()["history"]["undo"]["label"] == "Title written"
+    assert anna.undo(brand).status_code == 200
+    assert bodies(brand)["choices"]["radius"] == 6 and bodies(brand)["page:home"]["title"] == "Ben’s"
+    assert ben.get(f"brands/{brand.pk}").json()["history"]["redo"] is None, "that of another is theirs to make again"
+    assert anna.redo(brand).status_code == 200 and bodies(brand)["choices"]["radius"] == 14
+    assert ben.undo(brand).status_code == 200 and bodies(brand)["page:home"]["title"] != "Ben’s"
+    assert ben.post(f"brands/{brand.pk}/undo", {"entry": Entry.objects.get(number=1).pk}).json()["code"] == "nothing-to-undo"
+
+
+def test_undo_says_where_somebody_has_changed_the_same_place_and_asks(brand: Brand, anna: Api, ben: Api) -> None:
+    anna.change(brand, "page:home", 1, {"op": "replace", "path": "/title", "value": "Anna’s"}, label="Title written")
+    before = ben.change(brand, "page:home", 2, {"op": "replace", "path": "/title", "value": "Ben’s"}, label="Title mended")
+    assert before.status_code == 200
+    answer = anna.undo(brand)
+    problem = answer.json()
+    assert answer.status_code == 409 and (problem["code"], problem["possible"]) == ("changed-since", True)
+    assert "Ben has changed the same place since “Title written”: “Title mended”" in problem["title"]
+    assert [(one["label"], one["author"]) for one in problem["changed"]] == [("Title mended", "Ben")]
+    assert bodies(brand)["page:home"]["title"] == "Ben’s", "nothing was changed"
+    step = anna.get(f"brands/{brand.pk}").json()["history"]["undo"]["entry"]
+    assert anna.post(f"brands/{brand.pk}/undo", {"entry": step, "anyway": True}).status_code == 200
+    assert bodies(brand)["page:home"]["title"] not in ("Ben’s", "Anna’s")
+
+
+def test_what_was_changed_and_taken_back_since_is_in_nobodys_way(brand: Brand, anna: Api, ben: Api) -> None:
+    anna.change(brand, "page:home", 1, {"op": "replace", "path": "/title", "value": "Anna’s"})
+    ben.change(brand, "page:home", 2, {"op": "replace", "path": "/title", "value": "Ben’s"})
+    ben.undo(brand)
+    assert anna.undo(brand).status_code == 200
+
+
+def test_a_list_that_was_changed_in_its_order_is_not_taken_apart(brand: Brand, anna: Api, ben: Api) -> None:
+    """Pointers into it mean something else then, so going on all the same is not offered."""
+    anna.change(brand, "page:home", 1, {"op": "replace", "path": "/sections/1/content/heading", "value": "Look up"})
+    ben.change(brand, "page:home", 2, {"op": "remove", "path": "/sections/0"}, label="Hero taken out")
+    problem = anna.undo(brand).json()
+    assert problem["code"] == "changed-since" and problem["possible"] is False
+    step = anna.get(f"brands/{brand.pk}").json()["history"]["undo"]["entry"]
+    assert anna.post(f"brands/{brand.pk}/undo", {"entry": step, "anyway": True}).status_code == 409
+    ben.undo(brand)
+    assert anna.undo(brand).status_code == 200
+
+
+def test_points_of_the_history_have_names(brand: Brand, anna: Api, ben: Api) -> None:
+    anna.change(brand, "choices", 1, REPLACE, label="Rounder")
+    entry = Entry.objects.get()
+    answer = ben.put(f"brands/{brand.pk}/history/{entry.pk}", {"name": "  As shown on Monday "})
+    assert answer.status_code == 200 and answer.json()["name"] == "As shown on Monday"
+    (told,) = anna.get(f"brands/{brand.pk}/history").json()["entries"]
+    assert (told["name"], told["label"], told["author"], told["kind"], told["holds"]) == (
+        "As shown on Monday",
+        "Rounder",
+        "Anna",
+        "change",
+        True,
+    )
+    gone = anna.put(f"brands/{brand.pk}/history/{entry.pk}", {"name": ""})
+    assert gone.json()["name"] == "" and Entry.objects.get().created == entry.created
+    assert anna.put(f"brands/{brand.pk}/history/0", {"name": "x"}).status_code == 409
+
+
+@pytest.mark.parametrize(
+    ("mine", "theirs", "met"),
+    [
+        ("/title", "/title", True), ("/title", "/description", False), ("/sections/0/content", "/sections/0/content/heading", True),
+        ("/sections/0/ground", "/sections/1/ground", False), ("/a/b", "/a/bc", False),
+    ],
+)  # fmt: skip
+def test_places_meet_where_one_lies_in_the_other(mine: str, theirs: str, met: bool) -> None:
+    def part(pointer: str, document: str = "page:home") -> list[dict]:
+        operation = {"op": "replace", "path": pointer, "value": 1}
+        return [{"document": document, "forward": [operation], "backward": [operation]}]
+
+    assert bool(meeting(places(part(mine)), places(part(theirs)))) == met
+    assert not meeting(places(part(mine)), places(part(theirs, "page:about")))
 
 
 def test_two_people_on_two_documents(brand: Brand, anna: Api, ben: Api) -> None:
@@ -138,7 +241,7 @@ def test_pages_follow_the_brief_until_they_are_edited(brand: Brand, anna: Api) -
 
 
 def test_documents_are_those_of_the_site(brand: Brand) -> None:
-    assert documents_of(sites.load(brand)) == sites.shown(bodies(brand))
+    assert documents_of(sites.load(brand)) == of_site(bodies(brand))
 
 
 def renamed(api: Api, brand: Brand, name: str) -> dict:

@@ -13,6 +13,7 @@ from PIL import Image
 from procrastinate.contrib.django import app
 
 from formulon.core.formats.documents import load_identity
+from formulon.core.site.documents import site_of
 from formulon.core.site.render import render
 from formulon.core.system.identity import Identity
 from formulon.core.system.resolve import resolve
@@ -177,12 +178,12 @@ def test_a_photograph_becomes_the_brands_own_and_is_published(fresh: Brand, anna
     assert answer["Content-Type"] == "image/webp" and "sandbox" in answer["Content-Security-Policy"]
     assert Image.open(io.BytesIO(answer.content)).size == (480, 360)
     assert stranger.client.get(address).status_code == 404
-    files = sites.site_of(sites.bodies_of(fresh)[0], sites.assets_of(fresh))
+    files = site_of(sites.bodies_of(fresh)[0], sites.assets_of(fresh))
     made = render(files, resolve(files.identity, files.choices), sites.blob_of(fresh))
     assert made[f"pictures/{picture.key}-960.webp"][8:12] == b"WEBP"
     # The worker makes the smaller form, which browsers take where they read it.
     deciding.encode_picture(picture.pk)
-    files = sites.site_of(sites.bodies_of(fresh)[0], sites.assets_of(fresh))
+    files = site_of(sites.bodies_of(fresh)[0], sites.assets_of(fresh))
     made = render(files, resolve(files.identity, files.choices), sites.blob_of(fresh))
     for width in (480, 960, 1200):
         sized = Image.open(io.BytesIO(made[f"pictures/{picture.key}-{width}.avif"]))

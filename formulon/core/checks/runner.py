@@ -19,6 +19,7 @@ from formulon.core.checks.views import KEPT, PageView, SectionView, SiteView, Vi
 from formulon.core.errors import FormulonError
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.changes import Change, apply
+from formulon.core.site.documents import page_document
 from formulon.core.site.model import Page, Site
 from formulon.core.system.model import System
 from formulon.core.system.resolve import resolve
@@ -245,7 +246,7 @@ def _one_section(changes: Sequence[Change], site: Site, page: Page, section: str
     """Whether changes touch nothing but one section of a page, which stays on it."""
     place = next((index for index, one in enumerate(page.sections) if one.id == section), None)
     return place is not None and all(
-        change.document == f"page:{page.id}"
+        change.document == page_document(page.id)
         and all(str(operation.get("path", "")).startswith(f"/sections/{place}/") for operation in change.patch)
         for change in changes
     )

@@ -61,5 +61,6 @@ def kind_css(kind: str) -> str:
 
 def kind_file(kind: str, name: str) -> str:
     """A file of a kind by its name; empty where it has none."""
-    file = FOLDERS[kind] / name
-    return file.read_text(encoding="utf-8") if file.exists() else ""
+    folder = FOLDERS.get(kind)
+    file = folder / name if folder else None
+    return file.read_text(encoding="utf-8") if file and file.exists() else ""

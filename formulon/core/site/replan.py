@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 from typing import Any
 
+from formulon.core.site.documents import kind_of, page_of
+
 Body = dict[str, Any]
 Bodies = dict[str, Body]
 
@@ -29,16 +31,16 @@ def replanned(base: Bodies, mine: Bodies, new: Bodies) -> Bodies:
     for part in ("header", "footer"):
         frame[part] = _section(base.get("frame", {}).get(part), mine["frame"][part], new["frame"][part])
     for name, page in new.items():
-        if not name.startswith("page:"):
+        if page_of(name) is None:
             continue
         if name in mine:
             made[name] = _page(base.get(name), mine[name], page)
         elif name not in base:
             made[name] = page
     for name, page in mine.items():
-        if name.startswith("page:") and name not in new and (name not in base or _touched(base[name], page)):
+        if page_of(name) is not None and name not in new and (name not in base or _touched(base[name], page)):
             made[name] = page
-    kept = {name[5:] for name in made}
+    kept = {one for one in map(page_of, made) if one}
     order = [one for one in mine["frame"]["order"] if one in kept]
     for index, one in enumerate(new["frame"]["order"]):
         if one in kept and one not in order:
@@ -100,7 +102,7 @@ def differences(before: Bodies, after: Bodies) -> list[Difference]:
     """What changes between two states of frame and pages, as lines that a person can read."""
     found: list[Difference] = []
     for name in [*after, *(one for one in before if one not in after)]:
-        if not name.startswith("page:") and name != "frame":
+        if not kind_of(name).planned:
             continue
         old, new = before.get(name), after.get(name)
         title = (new or old or {}).get("name", "Header and footer")

@@ -3,6 +3,7 @@
 from dataclasses import asdict
 
 from django.conf import settings
+from django.contrib.auth.models import User
 from django.http import HttpRequest
 from django.http.response import HttpResponseBase
 from pydantic import ValidationError
@@ -20,14 +21,26 @@ from formulon.core.identity.facts import GROUPS
 from formulon.core.site.addresses import data_address
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import explain
+from formulon.core.site.documents import (
+    CHOICES,
+    DECISIONS,
+    FRAME_DOCUMENT,
+    IDENTITY,
+    decisions_in,
+    identity_in,
+    of_site,
+    page_document,
+    page_of,
+    planned,
+    site_of,
+)
 from formulon.core.site.model import Asset
 from formulon.core.site.phrases import offered
 from formulon.core.site.render import WIDTHS
 from formulon.core.site.sheets import preview_tokens
 from formulon.core.site.sketch import sketch
 from formulon.core.system.choices import GROUNDS, Choices
-from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity, Mark
+from formulon.core.system.identity import Mark
 from formulon.core.system.logo import choose
 from formulon.core.system.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
@@ -36,7 +49,7 @@ from formulon.studio.api import library_shapes, shapes, source_shapes
 from formulon.studio.api.problems import problem
 from formulon.studio.models import Brand, Entry, Intake, Release, SourceFile
 from formulon.studio.services import history, sources
-from formulon.studio.services.sites import assets_of, blob_of, bodies_of, identity_of, pages_of, preview_key, shown, site_of
+from formulon.studio.services.sites import assets_of, blob_of, bodies_of, identity_of, preview_key
 from formulon.studio.services.workbench import differing, resolved, summary_of
 
 _CARD = (251, 251, 250)  # the card's ground in web/src/styles
@@ -55,13 +68,13 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     bodies, revisions = bodies_of(brand)
     site = site_of(bodies, assets_of(brand))
     summary = summary_of(bodies, site, blob_of(brand))
-    back, forth = history.steps(brand)
+    back, forth = history.steps(brand, _person(request))
     # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
     releases = list(brand.releases.select_related("author").defer("snapshot"))
     newest = brand.releases.values_list("snapshot", flat=True).first()
     pages = [
         shapes.PageDocument(
-            revision=revisions[f"page:{page.id}"],
+            revision=revisions[page_document(page.id)],
             body=page,
             preview=preview_key(site, revisions, page, summary),
             file=site.file_name(page),
@@ -73,13 +86,13 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         slug=brand.slug,
         role=role,
         address=address_of(request, brand),
-        identity=shapes.IdentityDocument(revision=revisions["identity"], body=site.identity),
-        choices=shapes.ChoicesDocument(revision=revisions["choices"], body=site.choices),
-        frame=shapes.FrameDocument(revision=revisions["frame"], body=site.frame),
+        identity=shapes.IdentityDocument(revision=revisions[IDENTITY], body=site.identity),
+        choices=shapes.ChoicesDocument(revision=revisions[CHOICES], body=site.choices),
+        frame=shapes.FrameDocument(revision=revisions[FRAME_DOCUMENT], body=site.frame),
         pages=pages,
-        edited=pages_of(bodies) != brand.planned,
-        changed_since_release=newest != shown(bodies),
-        history=shapes.History(undo=step_of(back, request.user), redo=step_of(forth, request.user)),
+        edited=planned(bodies) != brand.planned,
+        changed_since_release=newest != of_site(bodies),
+        history=shapes.History(undo=step_of(back), redo=step_of(forth)),
         pictures=[
             shapes.PictureCard(id=asset.id, name=asset.name, address=_picture_address(brand, asset)) for asset in site.assets
         ],
@@ -88,19 +101,27 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     )
 
 
-def step_of(entry: Entry | None, person: object) -> shapes.HistoryStep | None:
-    """What undo or redo would take next, for a person."""
-    if entry is None:
-        return None
-    own = entry.author is None or entry.author == person
-    return shapes.HistoryStep(entry=entry.pk, label=entry.label, author=history.name_of(entry.author), own=own)
+def _person(request: HttpRequest) -> User | None:
+    return request.user if isinstance(request.user, User) else None
+
+
+def step_of(entry: Entry | None) -> shapes.HistoryStep | None:
+    """What undo or redo would take next."""
+    return shapes.HistoryStep(entry=entry.pk, label=entry.label) if entry else None
+
+
+def history_entry(entry: Entry, holds: bool) -> shapes.HistoryEntry:
+    return shapes.HistoryEntry(
+        entry=entry.pk, label=entry.label, author=history.name_of(entry.author), at=entry.created,
+        kind=entry.kind, holds=holds, name=entry.name,
+    )  # fmt: skip
 
 
 def unopened(request: HttpRequest, brand: Brand, error: Exception) -> HttpResponseBase:
     """Why a brand cannot be drawn, and the newest change, which can be taken back all the same."""
     why = explain(error) if isinstance(error, ValidationError) else str(error) if isinstance(error, FormulonError) else ""
     why = why or type(error).__name__
-    undo = step_of(history.steps(brand)[0], request.user)
+    undo = step_of(history.steps(brand, _person(request))[0])
     told = f"This brand cannot be drawn as it is: {why}" + ("." if not why.endswith(".") else "")
     return problem(409, "unopenable", told, undo=undo.model_dump() if undo else None)
 
@@ -150,7 +171,7 @@ def release_card(release: Release, live: bool) -> shapes.ReleaseCard:
 
 def brand_card(request: HttpRequest, brand: Brand) -> shapes.BrandCard:
     documents = list(brand.documents.all())
-    identity = next(document.body for document in documents if document.name == "identity")
+    identity = next(document.body for document in documents if document.name == IDENTITY)
     release = brand.releases.first()
     return shapes.BrandCard(
         id=str(brand.pk),
@@ -158,7 +179,7 @@ def brand_card(request: HttpRequest, brand: Brand) -> shapes.BrandCard:
         strapline=identity["strapline"],
         colors=[color["value"] for color in identity["colors"]],
         mark=_mark_on_light(identity["marks"]),
-        pages=sum(document.name.startswith("page:") for document in documents),
+        pages=sum(page_of(document.name) is not None for document in documents),
         release=release.number if release else None,
         address=address_of(request, brand) if release else None,
     )
@@ -257,11 +278,11 @@ def library() -> library_shapes.Library:
 def sources_of(brand: Brand) -> source_shapes.Sources:
     """The brand's files and what they say."""
     bodies, revisions = bodies_of(brand)
-    identity = Identity.model_validate(bodies["identity"])
-    decisions = Decisions.model_validate(bodies["decisions"])
+    identity = identity_in(bodies)
+    decisions = decisions_in(bodies)
     files = list(brand.sources.order_by("name"))
     return source_shapes.Sources(
-        revision=revisions["decisions"],
+        revision=revisions[DECISIONS],
         files=[_source_card(file) for file in files],
         progress=_progress(brand, files),
         groups=[source_shapes.FactGroup(id=key, label=label) for key, label in GROUPS],

@@ -1,7 +1,7 @@
 """The forms of requests and answers. The TypeScript client's types are generated from them."""
 
 from datetime import datetime
-from typing import Any
+from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
@@ -60,12 +60,10 @@ class PageDocument(Shape):
 
 
 class HistoryStep(Shape):
-    """An entry that undo or redo takes next; `own` says whether the person may have it taken."""
+    """The person's own change that undo or redo takes next."""
 
     entry: int
     label: str
-    author: str
-    own: bool
 
 
 class History(Shape):
@@ -74,9 +72,35 @@ class History(Shape):
 
 
 class StepRequest(Shape):
-    """Which entry is meant."""
+    """Which change is meant, and whether it is to be taken although somebody has changed the same place since."""
 
     entry: int
+    anyway: bool = False
+
+
+class HistoryEntry(Shape):
+    """An entry of the history: a change, or one that takes a change back or makes it again. `holds` tells of a change whether it
+    is in effect."""
+
+    entry: int
+    label: str
+    author: str
+    at: datetime
+    kind: Literal["change", "undo", "redo"]
+    holds: bool
+    name: str
+
+
+class HistoryList(Shape):
+    """The newest entries, the newest first."""
+
+    entries: list[HistoryEntry]
+
+
+class PointRequest(Shape):
+    """What a point of the history is called; empty for nothing."""
+
+    name: str = Field(max_length=80)
 
 
 class InkUse(Shape):

@@ -10,6 +10,7 @@ from rest_framework.parsers import MultiPartParser
 from rest_framework.request import Request
 
 from formulon.core.formats.identity_files import FORMS
+from formulon.core.site.documents import DECISIONS, IDENTITY
 from formulon.studio.api import answers, shapes, source_shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import FILE, View, answer, multipart
@@ -71,7 +72,7 @@ class FactsView(View):
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
         wanted = source_shapes.FactsRequest.model_validate(request.data)
-        revisions = {"identity": wanted.identity, "decisions": wanted.decisions}
+        revisions = {IDENTITY: wanted.identity, DECISIONS: wanted.decisions}
         deciding.act(brand, user_of(request), revisions, wanted.requests)
         return self.bench(request, brand)
 

@@ -22,6 +22,8 @@ urlpatterns = [
     path(f"{_BRAND}/changes", views.ChangesView.as_view()),
     path(f"{_BRAND}/undo", views.UndoView.as_view()),
     path(f"{_BRAND}/redo", views.RedoView.as_view()),
+    path(f"{_BRAND}/history", views.HistoryView.as_view()),
+    path(f"{_BRAND}/history/<int:entry_id>", views.PointView.as_view()),
     path(f"{_BRAND}/plan", views.PlanView.as_view()),
     path(f"{_BRAND}/sources", source_views.SourcesView.as_view()),
     path(f"{_BRAND}/sources/cancel", source_views.SourcesCancelView.as_view()),

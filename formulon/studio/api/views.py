@@ -85,17 +85,36 @@ class ChangesView(View):
 class UndoView(View):
     @extend_schema(request=shapes.StepRequest, responses={200: shapes.Workbench, 409: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        history.undo(brand, user_of(request), shapes.StepRequest.model_validate(request.data).entry)
+        return self.step(request, brand_id, history.undo)
+
+    def step(self, request: Request, brand_id: str, take: Callable[..., object]) -> HttpResponseBase:
+        brand, wanted = brand_of(request, brand_id, write=True), shapes.StepRequest.model_validate(request.data)
+        take(brand, user_of(request), wanted.entry, wanted.anyway)
         return self.bench(request, brand)
 
 
-class RedoView(View):
+class RedoView(UndoView):
     @extend_schema(request=shapes.StepRequest, responses={200: shapes.Workbench, 409: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id, write=True)
-        history.redo(brand, user_of(request), shapes.StepRequest.model_validate(request.data).entry)
-        return self.bench(request, brand)
+        return self.step(request, brand_id, history.redo)
+
+
+class HistoryView(View):
+    @extend_schema(responses=shapes.HistoryList)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """The newest hundred entries, the newest first."""
+        found = history.listed(brand_of(request, brand_id))
+        return answer(shapes.HistoryList(entries=[answers.history_entry(entry, holds) for entry, holds in found]))
+
+
+class PointView(View):
+    @extend_schema(request=shapes.PointRequest, responses={200: shapes.HistoryEntry, 409: shapes.Problem})
+    def put(self, request: Request, brand_id: str, entry_id: int) -> HttpResponseBase:
+        """Names a point of the history."""
+        brand, wanted = brand_of(request, brand_id, write=True), shapes.PointRequest.model_validate(request.data)
+        named = history.name_point(brand, entry_id, wanted.name)
+        holds = next((holds for entry, holds in history.listed(brand, named.number + 1, 1)), True)
+        return answer(answers.history_entry(named, holds))
 
 
 class PictureView(View):

@@ -10,8 +10,8 @@ from procrastinate.contrib.django import app
 from formulon.core.identity.decide import Request, asset_id, decide
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.isolated import readers
-from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity, slug
+from formulon.core.site.documents import DECISIONS, IDENTITY, decisions_in, identity_in
+from formulon.core.system.identity import slug
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Picture, SourceFile
 from formulon.studio.services import history, sources
@@ -25,15 +25,15 @@ _DONE = {"accept": "taken over", "lock": "locked", "unlock": "unlocked", "reject
 def act(brand: Brand, author: User | None, revisions: dict[str, int], requests: Sequence[Request]) -> None:
     """Meets the requests as one entry. Raises IdentityError where one cannot be met, Stale where a document has moved on."""
     bodies, _ = bodies_of(brand)
-    decisions = Decisions.model_validate(bodies["decisions"])
+    decisions = decisions_in(bodies)
     known = sources.facts(brand, decisions)
-    identity, after = decide(Identity.model_validate(bodies["identity"]), decisions, known, requests)
+    identity, after = decide(identity_in(bodies), decisions, known, requests)
     by_id = {fact.id: fact for fact in known}
     chosen = [by_id[request.fact] for request in requests if request.action in ("accept", "lock")]
     for fact in chosen:
         if fact.group == "pictures":
             keep_picture(brand, fact)
-    new = {"identity": identity.model_dump(), "decisions": after.model_dump()}
+    new = {IDENTITY: identity.model_dump(), DECISIONS: after.model_dump()}
     svgs = frozenset(str(fact.data["svg"]) for fact in chosen if fact.group == "marks")
     history.replace(brand, author, _label(requests, by_id), {name: (revisions[name], body) for name, body in new.items()}, svgs)
 
@@ -106,8 +106,8 @@ def _source_of(picture: Picture) -> SourceFile | None:
 def leave_open(brand: Brand, author: User | None, revision: int, question: str, left: bool) -> None:
     """Leaves a question open on purpose, or asks it again."""
     bodies, _ = bodies_of(brand)
-    decisions = Decisions.model_validate(bodies["decisions"])
+    decisions = decisions_in(bodies)
     kept = [one for one in decisions.left_open if one != question]
     decisions.left_open = [*kept, question] if left else kept
     label = "Question left open" if left else "Question asked again"
-    history.replace(brand, author, label, {"decisions": (revision, decisions.model_dump())})
+    history.replace(brand, author, label, {DECISIONS: (revision, decisions.model_dump())})

@@ -6,6 +6,7 @@ from formulon.core.checks.effect import Effect, effect
 from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import Reach, drawn_shares, ink_areas, reach
 from formulon.core.site.changes import patched
+from formulon.core.site.documents import CHOICES, site_of
 from formulon.core.system.choices import Choices
 from formulon.core.system.resolve import resolve
 from formulon.studio.models import Brand
@@ -17,10 +18,10 @@ AREA_WIDTH = 1280
 def of_patch(brand: Brand, patch: list[dict[str, Any]], revision: int | None = None) -> Effect | None:
     """What a patch on the choices would reach; None where those of the given revision are no longer the newest. Nothing is
     stored."""
-    if revision is not None and not brand.documents.filter(name="choices", revision=revision).exists():
+    if revision is not None and not brand.documents.filter(name=CHOICES, revision=revision).exists():
         return None
     site = sites.load(brand)
-    choices = Choices.model_validate(patched("choices", site.choices.model_dump(), patch))
+    choices = Choices.model_validate(patched(CHOICES, site.choices.model_dump(), patch))
     return effect(site, site.with_choices(choices), sites.blob_of(brand))
 
 
@@ -32,7 +33,7 @@ def of_last(brand: Brand) -> tuple[str, Effect] | None:
         return None
     label, before = found
     assets = sites.assets_of(brand)
-    return label, effect(sites.site_of(before, assets), sites.site_of(bodies, assets), sites.blob_of(brand))
+    return label, effect(site_of(before, assets), site_of(bodies, assets), sites.blob_of(brand))
 
 
 def reach_of(brand: Brand) -> tuple[Reach, dict[str, float], dict[str, dict[int, float]]]:

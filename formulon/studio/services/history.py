@@ -5,25 +5,34 @@ from dataclasses import dataclass
 from typing import Any
 
 import jsonpatch
+import jsonpointer
 from django.contrib.auth.models import User
 from django.db import transaction
-from django.utils import timezone
+from django.db.models import F, OuterRef, Q, Subquery
 
 from formulon.core.errors import ChangeError
 from formulon.core.identity.decide import broken_lock
 from formulon.core.site.changes import checked, patched
-from formulon.core.site.changes import documents as documents_of
+from formulon.core.site.documents import (
+    FRAME_DOCUMENT,
+    IDENTITY,
+    choices_in,
+    decisions_in,
+    identity_in,
+    page_of,
+)
+from formulon.core.site.documents import documents as documents_of
+from formulon.core.site.documents import planned as planned_of
+from formulon.core.site.model import FRAME
 from formulon.core.site.planner import plan
 from formulon.core.site.replan import replanned
-from formulon.core.system.choices import Choices
-from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity
 from formulon.core.type.alike import defaults
-from formulon.studio.errors import NothingToUndo, NotYours, Stale, StudioError, UploadRefused
+from formulon.studio.errors import ChangedSince, NothingToUndo, NotYours, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry
 from formulon.studio.services.keeping import know_fonts, refuse_unopenable
+from formulon.studio.services.places import meeting, places
 from formulon.studio.services.reading import read_mark
-from formulon.studio.services.sites import assets_of, bodies_of, pages_of
+from formulon.studio.services.sites import assets_of, bodies_of
 
 Body = dict[str, Any]
 # The name under which an entry keeps what was planned last; no document has it.
@@ -76,20 +85,20 @@ def _settle(
     read: frozenset[str], fonts: frozenset[str] = frozenset(),
 ) -> Entry | None:  # fmt: skip
     """Checks what no patch may do, lets untouched pages follow the brief, and records the entry."""
-    _refuse_unread_marks(before["identity"], after["identity"], read)
-    _refuse_unread_fonts(before["identity"], after["identity"], fonts)
+    _refuse_unread_marks(before[IDENTITY], after[IDENTITY], read)
+    _refuse_unread_fonts(before[IDENTITY], after[IDENTITY], fonts)
     base = brand.planned
     after = _in_its_letters(before, after)
-    know_fonts(brand, after["identity"])
-    if after["identity"] != before["identity"]:
-        old, new = (Identity.model_validate(state["identity"]) for state in (before, after))
-        was, now = (Decisions.model_validate(state.get("decisions", {})) for state in (before, after))
+    know_fonts(brand, after[IDENTITY])
+    if after[IDENTITY] != before[IDENTITY]:
+        old, new = (identity_in(state) for state in (before, after))
+        was, now = (decisions_in(state) for state in (before, after))
         broken = broken_lock(old, new, was, now)
         if broken:
             raise StudioError(broken)
-        if pages_of(before) == base:
+        if planned_of(before) == base:
             planned = _planned(brand, after)
-            after = {name: body for name, body in after.items() if not _is_page(name)} | planned
+            after = {name: body for name, body in after.items() if page_of(name) is None} | planned
             base = planned
     refuse_unopenable(brand, before, after)
     return _record(brand, author, label, stored, before, after, base)
@@ -97,21 +106,21 @@ def _settle(
 
 def _in_its_letters(before: dict[str, Body], after: dict[str, Body]) -> dict[str, Body]:
     """Where language or name change and the typefaces are those that a brand has by itself, those with the letters of both."""
-    old, new = before["identity"], after["identity"]
+    old, new = before[IDENTITY], after[IDENTITY]
     asked, now = ((one["language"], one["name"]) for one in (old, new))
     if asked == now or old["typefaces"] != new["typefaces"]:
         return after
     if (old["typefaces"]["heading"], old["typefaces"]["body"]) not in (defaults(*asked), defaults(asked[0])):
         return after
     heading, body = defaults(*now)
-    return after | {"identity": new | {"typefaces": new["typefaces"] | {"heading": heading, "body": body}}}
+    return after | {IDENTITY: new | {"typefaces": new["typefaces"] | {"heading": heading, "body": body}}}
 
 
 def proposal(brand: Brand) -> tuple[dict[str, Body], dict[str, Body], dict[str, Body]]:
     """Frame and pages as they are, as they would be when planned anew around decisions and locks, and the bare new plan."""
     bodies, _ = bodies_of(brand)
     planned = _planned(brand, bodies)
-    mine = pages_of(bodies)
+    mine = planned_of(bodies)
     return mine, replanned(brand.planned, mine, planned), planned
 
 
@@ -122,41 +131,42 @@ def replan(brand: Brand, author: User | None) -> Entry | None:
     stored = {document.name: document for document in brand.documents.select_for_update()}
     before = {name: document.body for name, document in stored.items()}
     _, merged, planned = proposal(brand)
-    after = {name: body for name, body in before.items() if not _is_page(name)} | merged
+    after = {name: body for name, body in before.items() if page_of(name) is None} | merged
     refuse_unopenable(brand, before, after)
     return _record(brand, author, "Plan the pages from the brief", stored, before, after, planned)
 
 
-def _is_page(name: str) -> bool:
-    return name.startswith("page:")
+@transaction.atomic
+def undo(brand: Brand, person: User | None, entry_id: int, anyway: bool = False) -> Entry:
+    """Takes back the person's own newest change, which must be the one that is meant, by an entry that is appended. Raises
+    NothingToUndo; NotYours where the newest is another by now; ChangedSince where somebody has changed the same place since,
+    unless it is to be taken back `anyway`."""
+    brand = Brand.objects.select_for_update().get(pk=brand.pk)
+    back, _ = steps(brand, person)
+    if back is None:
+        raise NothingToUndo("There is nothing of yours to undo.")
+    _refuse_another(brand, back, entry_id, person, "taken back")
+    return _step(brand, person, back, Entry.Kind.UNDO, "backward", anyway)
 
 
 @transaction.atomic
-def undo(brand: Brand, person: User | None, entry_id: int) -> Entry:
-    """Takes the newest entry back, which must be the one that is meant. Raises NothingToUndo; NotYours where the newest is
-    another by now, or somebody else's."""
+def redo(brand: Brand, person: User | None, entry_id: int, anyway: bool = False) -> Entry:
+    """Makes again what the person has taken back last. Raises as `undo`."""
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
-    entry = _last(brand)
-    if entry is None:
-        raise NothingToUndo("There is nothing to undo.")
-    _refuse_anothers(entry, person, entry_id, "taken back")
-    _replay(brand, entry, "backward")
-    entry.undone = True
-    entry.save(update_fields=["undone"])
-    return entry
+    _, forth = steps(brand, person)
+    if forth is None:
+        raise NothingToUndo("There is nothing of yours to redo.")
+    _refuse_another(brand, forth, entry_id, person, "made again")
+    return _step(brand, person, forth, Entry.Kind.REDO, "forward", anyway)
 
 
-@transaction.atomic
-def redo(brand: Brand, person: User | None, entry_id: int) -> Entry:
-    """Makes the entry undone last again, which must be the one that is meant. Raises NothingToUndo and NotYours as `undo`."""
-    brand = Brand.objects.select_for_update().get(pk=brand.pk)
-    entry = Entry.objects.select_for_update().filter(brand=brand, undone=True).order_by("number").first()
+def name_point(brand: Brand, entry_id: int, name: str) -> Entry:
+    """Gives a point of the history a name, or takes it away by an empty one. Raises NothingToUndo for an entry that is none."""
+    entry = brand.entries.filter(pk=entry_id).first()
     if entry is None:
-        raise NothingToUndo("There is nothing to redo.")
-    _refuse_anothers(entry, person, entry_id, "made again")
-    _replay(brand, entry, "forward")
-    entry.undone = False
-    entry.save(update_fields=["undone"])
+        raise NothingToUndo("There is no such point in the history.")
+    entry.name = name.strip()[:80]
+    entry.save(update_fields=["name"])
     return entry
 
 
@@ -165,18 +175,98 @@ def name_of(person: User | None) -> str:
     return (person.get_full_name() or person.get_username()) if person else ""
 
 
-def _refuse_anothers(entry: Entry, person: User | None, entry_id: int, done: str) -> None:
-    author = entry.author
-    whose = f"{name_of(author)} has made it" if author and author != person else "it was made meanwhile"
-    if author and author != person:
-        raise NotYours(f"“{entry.label}” is the newest change, and {whose}. Only {name_of(author)} can have it {done}.")
-    if entry.pk != entry_id:
-        raise NotYours(f"“{entry.label}” is the newest change, and {whose}. Look at it before it is {done}.")
+def _refuse_another(brand: Brand, entry: Entry, entry_id: int, person: User | None, done: str) -> None:
+    """Refuses a step of another entry than the person's own newest."""
+    if entry.pk == entry_id:
+        return
+    meant = brand.entries.select_related("author").filter(pk=entry_id).first()
+    if meant and meant.author and meant.author != person:
+        who = name_of(meant.author)
+        raise NotYours(f"“{meant.label}” is a change of {who}’s. Only {who} can have it {done}.")
+    raise NotYours(f"“{entry.label}” is your newest change; it was made meanwhile. Look at it before it is {done}.")
+
+
+def _step(brand: Brand, person: User | None, change: Entry, kind: Entry.Kind, way: str, anyway: bool) -> Entry:
+    """Appends what takes a change back, or makes it again."""
+    _refuse_changed_since(brand, person, change, anyway)
+    stored = {document.name: document for document in brand.documents.select_for_update()}
+    before = {name: document.body for name, document in stored.items()}
+    after, base = dict(before), brand.planned
+    for part in change.edits:
+        name = part["document"]
+        if name == _PLAN:
+            base = _plan_after(base, part[way])
+        elif "created" in part or "removed" in part:
+            if ("created" in part) == (way == "forward"):
+                after[name] = part.get("created", part.get("removed"))
+            else:
+                after.pop(name, None)
+        else:
+            after[name] = _replayed(name, after[name], part[way])
+    label = ("Taken back: " if kind == Entry.Kind.UNDO else "Made again: ") + change.label
+    entry = _record(brand, person, label, stored, before, after, base, kind, change)
+    return entry or _append(brand, person, label, [], kind, change)
+
+
+def _plan_after(base: Body, patch: list[dict[str, Any]]) -> Body:
+    """What was planned last, as far as it is still what the entry knew."""
+    try:
+        return dict(jsonpatch.apply_patch(base, patch))
+    except (jsonpatch.JsonPatchException, jsonpointer.JsonPointerException):
+        return base
+
+
+def _refuse_changed_since(brand: Brand, person: User | None, change: Entry, anyway: bool) -> None:
+    """Raises ChangedSince where somebody else has changed the same place after a change, or after it was taken back. `possible` says whether it can be gone
+    on with all the same: not where lists were changed in their order, since pointers into them mean something else then."""
+    mine, met = places(change.edits), []
+    possible = True
+    newest = change.steps.order_by("-number").first() or change
+    for entry in _in_effect_since(brand, newest, {change.author_id, person.pk if person else None}):
+        pairs = [(a, b) for a, b in meeting(mine, places(entry.edits)) if a.document != _PLAN]
+        if pairs:
+            met.append(entry)
+            possible = possible and not any(a.whole or b.whole for a, b in pairs)
+    if not met or (anyway and possible):
+        return
+    told = [{"label": one.label, "author": name_of(one.author), "at": one.created.isoformat()} for one in met]
+    who = name_of(met[-1].author) or "Somebody"
+    how = (
+        f"Go on, and what {who} has made of it is gone."
+        if possible
+        else "It cannot be taken apart from theirs any more: change it by hand, or let theirs be taken back first."
+    )
+    raise ChangedSince(
+        f"{who} has changed the same place since “{change.label}”: “{met[-1].label}”. {how}", changed=told, possible=possible
+    )
+
+
+def _in_effect_since(brand: Brand, point: Entry, own: set[int | None]) -> list[Entry]:
+    """The entries of other people after a point that still hold. What was changed and taken back since cancels out."""
+    later = list(brand.entries.select_related("author", "of").filter(number__gt=point.number).order_by("number"))
+    last = {entry.of_id: entry for entry in later if entry.of_id}
+    made = []
+    for entry in later:
+        if entry.author_id in own:
+            continue
+        root = entry.of or entry
+        if root.number > point.number and (entry.of_id or (root.pk in last and last[root.pk].kind == Entry.Kind.UNDO)):
+            continue
+        made.append(entry)
+    return made
+
+
+def listed(brand: Brand, before: int | None = None, most: int = 100) -> list[tuple[Entry, bool]]:
+    """The newest entries, or those before a number, each with whether it holds."""
+    newest = Entry.objects.filter(of=OuterRef("pk")).order_by("-number").values("kind")[:1]
+    found = brand.entries.select_related("author").defer("edits").annotate(last=Subquery(newest)).order_by("-number")
+    found = found.filter(number__lt=before) if before else found
+    return [(entry, entry.last != Entry.Kind.UNDO) for entry in found[:most]]
 
 
 def before_last(brand: Brand, bodies: dict[str, Body]) -> tuple[str, dict[str, Body]] | None:
     """The label of the newest entry, and the bodies as they were before it; None where there is no entry."""
-    entry = brand.entries.filter(undone=False).order_by("-number").first()
+    entry = brand.entries.order_by("-number").first()
     if entry is None:
         return None
     before = dict(bodies)
@@ -193,23 +283,26 @@ def before_last(brand: Brand, bodies: dict[str, Body]) -> tuple[str, dict[str, B
     return entry.label, before
 
 
-def steps(brand: Brand) -> tuple[Entry | None, Entry | None]:
-    """The entries that undo and redo would take next."""
-    entries = brand.entries.select_related("author").defer("edits")
-    back = entries.filter(undone=False).order_by("-number").first()
-    return back, entries.filter(undone=True).order_by("number").first()
+def steps(brand: Brand, person: User | None) -> tuple[Entry | None, Entry | None]:
+    """The changes that undo and redo would take for a person next: the newest of their own that holds; and what they have taken
+    back last, unless they have made another change since."""
+    own = brand.entries.select_related("author").filter(Q(author=person) | Q(author=None))
+    newest = Entry.objects.filter(of=OuterRef("pk")).order_by("-number").values("kind")[:1]
+    changes = own.filter(kind=Entry.Kind.CHANGE).annotate(last=Subquery(newest)).order_by("-number")
+    back = changes.filter(Q(last=None) | Q(last=Entry.Kind.REDO)).first()
+    made = changes.first()
+    twin = Entry.objects.filter(of=OuterRef("of")).order_by("-number").values("pk")[:1]
+    taken = own.filter(kind=Entry.Kind.UNDO, number__gt=made.number if made else 0)
+    forth = taken.annotate(last=Subquery(twin)).filter(last=F("pk")).select_related("of__author").order_by("-number").first()
+    return back, forth.of if forth else None
 
 
 def _planned(brand: Brand, bodies: dict[str, Body]) -> dict[str, Body]:
-    site = plan(Identity.model_validate(bodies["identity"]), Choices.model_validate(bodies["choices"]), assets_of(brand))
+    site = plan(identity_in(bodies), choices_in(bodies), assets_of(brand))
     made = documents_of(site)
-    made["frame"]["header"]["layout"] = bodies["frame"]["header"]["layout"]
-    made["frame"]["footer"]["layout"] = bodies["frame"]["footer"]["layout"]
-    return {name: body for name, body in made.items() if name == "frame" or name.startswith("page:")}
-
-
-def _last(brand: Brand) -> Entry | None:
-    return Entry.objects.select_for_update().filter(brand=brand, undone=False).order_by("-number").first()
+    for part in FRAME:
+        made[FRAME_DOCUMENT][part]["layout"] = bodies[FRAME_DOCUMENT][part]["layout"]
+    return planned_of(made)
 
 
 def _refuse_stale(brand: Brand, stored: dict[str, Document], edits: list[Edit]) -> None:
@@ -230,7 +323,7 @@ def _refuse_stale(brand: Brand, stored: dict[str, Document], edits: list[Edit]) 
                             "label": entry.label,
                             "author": name_of(entry.author),
                             "at": entry.created.isoformat(),
-                            "patch": part["backward" if entry.undone else "forward"],
+                            "patch": part.get("forward", []),
                         }
                     )
     documents = {e.document: {"revision": stored[e.document].revision, "body": stored[e.document].body} for e in stale}
@@ -260,7 +353,7 @@ def _refuse_unread_fonts(before: Body, after: Body, fonts: frozenset[str]) -> No
 
 def _record(
     brand: Brand, author: User | None, label: str, stored: dict[str, Document], before: dict[str, Body], after: dict[str, Body],
-    base: dict[str, Body],
+    base: dict[str, Body], kind: Entry.Kind = Entry.Kind.CHANGE, of: Entry | None = None,
 ) -> Entry | None:  # fmt: skip
     edits: list[dict[str, Any]] = []
     for name, body in before.items():
@@ -269,8 +362,9 @@ def _record(
             stored[name].delete()
     for name, body in after.items():
         if name not in before:
-            edits.append({"document": name, "revision": 0, "created": body})
-            Document.objects.create(brand=brand, name=name, body=body)
+            revision = _last_revision(brand, name)
+            edits.append({"document": name, "revision": revision, "created": body})
+            Document.objects.create(brand=brand, name=name, body=body, revision=revision + 1)
             continue
         if body == before[name]:
             continue
@@ -300,29 +394,22 @@ def _record(
         brand.save(update_fields=["planned"])
     if not [edit for edit in edits if edit["document"] != _PLAN]:
         return None
-    brand.entries.filter(undone=True).delete()
+    return _append(brand, author, label, edits, kind, of)
+
+
+def _append(
+    brand: Brand, author: User | None, label: str, edits: list[dict[str, Any]], kind: Entry.Kind, of: Entry | None
+) -> Entry:
     number = (brand.entries.order_by("-number").values_list("number", flat=True).first() or 0) + 1
-    return Entry.objects.create(brand=brand, number=number, label=label[:200], author=author, edits=edits)
+    return Entry.objects.create(brand=brand, number=number, label=label[:200], author=author, edits=edits, kind=kind, of=of)
 
 
-def _replay(brand: Brand, entry: Entry, way: str) -> None:
-    """Applies an entry forward or backward; revisions only ever rise."""
-    stored = {document.name: document for document in brand.documents.select_for_update()}
-    for part in entry.edits:
-        if part["document"] == _PLAN:
-            brand.planned = jsonpatch.apply_patch(brand.planned, part[way])
-            brand.save(update_fields=["planned"])
-            continue
-        if "created" in part or "removed" in part:
-            _make_or_drop(brand, stored, part, ("created" in part) == (way == "forward"))
-            continue
-        document = stored[part["document"]]
-        document.body = _replayed(document.name, document.body, part[way])
-        part["revision"] = document.revision
-        document.revision += 1
-        document.save(update_fields=["body", "revision"])
-    entry.created = timezone.now()
-    entry.save(update_fields=["edits", "created"])
+def _last_revision(brand: Brand, name: str) -> int:
+    """The revision that a document had last; 0 for one that there never was. Revisions only ever rise."""
+    found = (
+        brand.entries.filter(edits__contains=[{"document": name}]).order_by("-number").values_list("edits", flat=True).first()
+    )
+    return max((int(part["revision"]) + ("created" in part) for part in found or () if part["document"] == name), default=0)
 
 
 def _replayed(name: str, body: Body, patch: list[dict[str, Any]]) -> Body:
@@ -331,18 +418,3 @@ def _replayed(name: str, body: Body, patch: list[dict[str, Any]]) -> Body:
         return patched(name, body, patch)
     except ChangeError:
         return checked(name, jsonpatch.apply_patch(body, patch))
-
-
-def _make_or_drop(brand: Brand, stored: dict[str, Document], part: dict[str, Any], make: bool) -> None:
-    """Brings a document back or takes it away again; its revisions only ever rise."""
-    name = part["document"]
-    if make:
-        part["revision"] += 1
-        Document.objects.create(
-            brand=brand, name=name, body=part.get("created", part.get("removed")), revision=part["revision"]
-        )
-    else:
-        document = stored.pop(name)
-        part["revision"] = document.revision
-        part["created" if "created" in part else "removed"] = document.body
-        document.delete()

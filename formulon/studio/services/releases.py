@@ -15,6 +15,7 @@ from formulon.core.browser import printed
 from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.runner import check
+from formulon.core.site.documents import IDENTITY, of_site, site_of
 from formulon.core.site.guide import FILE, guide_alone, guide_files
 from formulon.core.site.render import render
 from formulon.core.site.social import social_path, social_picture
@@ -22,7 +23,7 @@ from formulon.core.site.versions import versioned
 from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Stopped
 from formulon.studio.models import Blob, Brand, Release
-from formulon.studio.services.sites import assets_of, blob_of, bodies_of, load, shown, site_of
+from formulon.studio.services.sites import assets_of, blob_of, bodies_of, load
 from formulon.studio.services.sweeping import refuse_over_quota
 
 
@@ -66,7 +67,7 @@ def publish(brand: Brand, author: User | None) -> Release:
         number=last.number + 1 if last else 1,
         author=author,
         files={path: digest for path, (digest, _) in files.items()} | kept,
-        snapshot=shown(bodies),
+        snapshot=of_site(bodies),
         counts=report.counts,
     )
 
@@ -96,7 +97,7 @@ def _guide(brand: Brand) -> dict[str, bytes]:
 def archive(release: Release) -> bytes:
     """The release as a ZIP that any static server can serve. The same release gives the same bytes. Fonts whose files
     forbid embedding are for the site alone and stay out; pages then show their stand-ins."""
-    fonts = release.snapshot["identity"].get("fonts", [])
+    fonts = release.snapshot[IDENTITY].get("fonts", [])
     kept_out = tuple(f"fonts/{font['id']}/" for font in fonts if font["restricted"])
     blobs = {blob.sha256: bytes(blob.data) for blob in Blob.objects.filter(pk__in=set(release.files.values()))}
     out = io.BytesIO()

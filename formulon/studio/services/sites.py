@@ -9,8 +9,9 @@ from django.contrib.auth.models import User
 from django.db import IntegrityError, transaction
 from django.http import Http404
 
-from formulon.core.site.changes import documents as documents_of
-from formulon.core.site.model import Asset, Frame, Page, Rendition, Site
+from formulon.core.site.documents import DECISIONS, FRAME_DOCUMENT, IDENTITY, page_document, planned, site_of
+from formulon.core.site.documents import documents as documents_of
+from formulon.core.site.model import Asset, Page, Rendition, Site
 from formulon.core.site.planner import plan
 from formulon.core.system.choices import Choices
 from formulon.core.system.decisions import Decisions
@@ -54,9 +55,9 @@ def create(
         )
         for a in assets or []
     )
-    bodies = documents_of(plan(identity, choices, assets)) | {"decisions": (decisions or Decisions()).model_dump()}
+    bodies = documents_of(plan(identity, choices, assets)) | {DECISIONS: (decisions or Decisions()).model_dump()}
     Document.objects.bulk_create(Document(brand=brand, name=name, body=body) for name, body in bodies.items())
-    brand.planned = pages_of(bodies)
+    brand.planned = planned(bodies)
     brand.save(update_fields=["planned"])
     return brand
 
@@ -75,7 +76,7 @@ def _made(workspace: Workspace, name: str) -> Brand:
 
 def identity_of(brand: Brand) -> Identity:
     """The identity alone. Its own typefaces are known from then on."""
-    identity = Identity.model_validate(brand.documents.get(name="identity").body)
+    identity = Identity.model_validate(brand.documents.get(name=IDENTITY).body)
     make_known(identity.fonts, blob_of(brand))
     return identity
 
@@ -83,7 +84,7 @@ def identity_of(brand: Brand) -> Identity:
 def bodies_of(brand: Brand) -> tuple[Bodies, dict[str, int]]:
     """The bodies of a brand's documents and their revisions, by name. Its own typefaces are known from then on."""
     found = list(brand.documents.all())
-    identity: dict[str, Any] = next((d.body for d in found if d.name == "identity"), {})
+    identity: dict[str, Any] = next((d.body for d in found if d.name == IDENTITY), {})
     make_known(map(OwnFont.model_validate, identity.get("fonts", [])), blob_of(brand))
     return {d.name: d.body for d in found}, {d.name: d.revision for d in found}
 
@@ -103,30 +104,9 @@ def assets_of(brand: Brand) -> list[Asset]:
     ]
 
 
-def site_of(bodies: Bodies, assets: list[Asset]) -> Site:
-    """The site that documents make."""
-    return Site(
-        identity=Identity.model_validate(bodies["identity"]),
-        choices=Choices.model_validate(bodies["choices"]),
-        frame=Frame.model_validate(bodies["frame"]),
-        pages=[Page.model_validate(body) for name, body in bodies.items() if name.startswith("page:")],
-        assets=assets,
-    )
-
-
 def load(brand: Brand) -> Site:
     """The site of a brand as it is now."""
     return site_of(bodies_of(brand)[0], assets_of(brand))
-
-
-def pages_of(bodies: Bodies) -> Bodies:
-    """Frame and pages among the documents."""
-    return {name: body for name, body in bodies.items() if name == "frame" or name.startswith("page:")}
-
-
-def shown(bodies: Bodies) -> Bodies:
-    """The documents that a release is made from: decisions on facts are no part of the site."""
-    return {name: body for name, body in bodies.items() if name != "decisions"}
 
 
 def blob_of(brand: Brand) -> Callable[[str], bytes]:
@@ -157,7 +137,7 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
         style.motif.model_dump(exclude={"size", "strength"}),
         [style.pins.get(path) for path in ("motif/order", "motif/room")],
     ]  # what pages are marked with, besides their tokens
-    parts = [drawn, revisions["identity"], revisions["frame"], revisions[f"page:{page.id}"], marks, grounds, menu,
+    parts = [drawn, revisions[IDENTITY], revisions[FRAME_DOCUMENT], revisions[page_document(page.id)], marks, grounds, menu,
         summary["drawn"][page.id],
     ]  # fmt: skip
     return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]

@@ -8,6 +8,7 @@ from django.db.models import Sum, TextField
 from django.db.models.functions import Cast
 from django.utils import timezone
 
+from formulon.core.site.documents import IDENTITY
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Blob, Document, Entry, Picture, Release, SourceFile, StoredFile
 
@@ -23,7 +24,7 @@ def sweep(fresh: timedelta = FRESH) -> tuple[int, int]:
         used |= {one["sha256"] for one in renditions}
     # Typefaces are named by the identity, as it is, as it was, and as it was published.
     for text in (
-        Document.objects.filter(name="identity").annotate(text=Cast("body__fonts", TextField())).values_list("text", flat=True)
+        Document.objects.filter(name=IDENTITY).annotate(text=Cast("body__fonts", TextField())).values_list("text", flat=True)
     ):
         used |= set(_DIGEST.findall(text or ""))
     entries = Entry.objects.annotate(text=Cast("edits", TextField())).filter(text__contains="sha256")

@@ -8,6 +8,7 @@ from django.contrib.auth.models import User
 from django.db import transaction
 
 from formulon.core.identity.isolated import readers
+from formulon.core.site.documents import IDENTITY, identity_in
 from formulon.core.system.identity import FontFile, Identity, OwnFont
 from formulon.core.system.own_fonts import font_id
 from formulon.core.type.library import Measured
@@ -30,7 +31,7 @@ def add(brand: Brand, author: User | None, revision: int, files: list[tuple[str,
         raise UploadRefused(f"{MOST_FILES} font files at once are the most. Add them in parts.")
     made = [_read(name, data) for name, data in files]
     with transaction.atomic():
-        identity = Identity.model_validate(bodies_of(brand)[0]["identity"])
+        identity = identity_in(bodies_of(brand)[0])
         added = []
         groups: dict[str, list[dict[str, Any]]] = defaultdict(list)
         for one in made:
@@ -42,7 +43,7 @@ def add(brand: Brand, author: User | None, revision: int, files: list[tuple[str,
             added.append(_join(brand, identity, family, parts))
         label = f"{added[0].name} added" if len(added) == 1 else f"{len(added)} typefaces added"
         body = identity.model_dump()
-        history.replace(brand, author, label, {"identity": (revision, body)}, fonts=frozenset(f.id for f in added))
+        history.replace(brand, author, label, {IDENTITY: (revision, body)}, fonts=frozenset(f.id for f in added))
 
 
 def _read(name: str, data: bytes) -> dict[str, Any]:
@@ -110,7 +111,7 @@ def _replaced(identity: Identity, before: OwnFont | None, font: OwnFont) -> OwnF
 
 def file_of(brand: Brand, name: str) -> bytes | None:
     """The bytes of "<first sixteen digits>.woff2", one of the brand's fonts; None where it has no such file."""
-    identity = Identity.model_validate(bodies_of(brand)[0]["identity"])
+    identity = identity_in(bodies_of(brand)[0])
     stem = name.removesuffix(".woff2")
     wanted = next((file for font in identity.fonts for file in font.files if file.sha256[:16] == stem), None)
     if wanted is None:

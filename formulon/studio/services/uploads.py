@@ -4,6 +4,7 @@ import re
 
 from django.contrib.auth.models import User
 
+from formulon.core.site.documents import IDENTITY
 from formulon.core.system.identity import free_id, slug
 from formulon.studio.models import Brand
 from formulon.studio.services import history
@@ -14,12 +15,12 @@ def add_mark(brand: Brand, author: User, file_name: str, data: bytes, revision: 
     """Adds an uploaded mark to the identity; returns notes on what was left out of it."""
     name = re.sub(r"[\x00-\x1f<>]", "", file_name)[-80:] or "logo.svg"
     read = read_mark(name, data)
-    marks = brand.documents.get(name="identity").body["marks"]
+    marks = brand.documents.get(name=IDENTITY).body["marks"]
     base = slug(name.rsplit(".", 1)[0], "mark")
     mark_id = free_id(base, (mark["id"] for mark in marks), 60)
     wide = read["width"] / read["height"]
     kind = "symbol" if wide < 1.4 else "full"
     mark = {"id": mark_id, "name": name, "kind": kind, "meant_for": meant_for, "svg": read["svg"]}
-    edit = history.Edit("identity", revision, [{"op": "add", "path": "/marks/-", "value": mark}])
+    edit = history.Edit(IDENTITY, revision, [{"op": "add", "path": "/marks/-", "value": mark}])
     history.write(brand, author, f"Add the mark {name}", [edit], frozenset([read["svg"]]))
     return list(read["notes"])

@@ -17,6 +17,7 @@ from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.cards import on_card
+from formulon.core.site.documents import of_site
 from formulon.core.site.header import name_scale, rows
 from formulon.core.site.kind import card_ground
 from formulon.core.site.model import Site
@@ -37,7 +38,7 @@ def summary_of(bodies: dict[str, dict[str, Any]], site: Site, open_blob: OpenBlo
     """What `resolved` says of the site that documents make; kept by their content, since a write asks for it before it is
     accepted and again for its answer."""
     known = [asset.model_dump(exclude={"svg"}) for asset in site.assets]
-    text = json.dumps([{name: body for name, body in bodies.items() if name != "decisions"}, known], sort_keys=True)
+    text = json.dumps([of_site(bodies), known], sort_keys=True)
     key = hashlib.blake2b(text.encode()).hexdigest()
     with _lock:
         if key in _summaries:

@@ -6,7 +6,7 @@ from typing import Any
 from hypothesis import given
 from hypothesis import strategies as st
 
-from formulon.core.site.changes import documents
+from formulon.core.site.documents import documents
 from formulon.core.site.model import Asset, Rendition, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render, render_page

@@ -1,7 +1,8 @@
 """The rhythm of grounds: a recipe for all pages, departures, and nothing lost when it is taken off."""
 
 from formulon.core.checks.effect import effect
-from formulon.core.site.changes import Change, apply, documents
+from formulon.core.site.changes import Change, apply
+from formulon.core.site.documents import documents
 from formulon.core.site.model import Site
 from formulon.core.site.render import render
 from formulon.core.system.choices import Choices, Rhythm

@@ -16,6 +16,7 @@ from formulon.core.identity.decide import Request
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.isolated import readers
 from formulon.core.identity.reading import decode
+from formulon.core.site.documents import DECISIONS, IDENTITY
 from formulon.core.system.decisions import Decisions
 from formulon.core.system.identity import Identity
 from formulon.studio.models import Brand, Membership, SourceFile, Workspace
@@ -58,7 +59,7 @@ def load_folder(folder: Path, workspace: Workspace) -> Brand:
     requests = [
         Request(fact=fact.id, action=wanted["action"]) for wanted in said["decisions"] for fact in known if _meant(fact, wanted)
     ]
-    deciding.act(brand, None, {"identity": 1, "decisions": 1}, requests)
+    deciding.act(brand, None, {IDENTITY: 1, DECISIONS: 1}, requests)
     history.replan(brand, None)
     brand.entries.all().delete()
     return brand

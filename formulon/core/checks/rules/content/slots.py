@@ -5,6 +5,7 @@ from typing import Any
 
 from formulon.core.checks.facts import Place
 from formulon.core.site.changes import Change, pointer
+from formulon.core.site.documents import page_document
 from formulon.core.site.model import Section, Site
 
 
@@ -16,7 +17,7 @@ def find_section(site: Site, place: Place) -> tuple[str, tuple[str | int, ...], 
     page = site.page(place.page)
     for index, section in enumerate(page.sections if page else []):
         if section.id == place.section:
-            return f"page:{place.page}", ("sections", index), section
+            return page_document(place.page), ("sections", index), section
     return None
 
 

@@ -8,6 +8,7 @@ from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change, pointer
+from formulon.core.site.documents import CHOICES, page_document
 from formulon.core.site.model import Site
 from formulon.core.system.choices import SECTION_GROUNDS
 from formulon.core.system.model import System
@@ -33,7 +34,7 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, _: Mapping[
     yield from other_grounds(site, run)
     if site.choices.policy != "AA":
         patch = {"op": "replace", "path": "/policy", "value": "AA"}
-        yield Proposal("Hold the site to AA", (Change(document="choices", patch=[patch]),))
+        yield Proposal("Hold the site to AA", (Change(document=CHOICES, patch=[patch]),))
 
 
 def ways_out(system: System, run: TextRun) -> Iterator[Proposal]:
@@ -42,7 +43,7 @@ def ways_out(system: System, run: TextRun) -> Iterator[Proposal]:
         if conflict.ground == run.ground and conflict.scheme == run.scheme:
             for way in conflict.alternatives:
                 label = f"{way.label}, {shown(way.ratio)}" if way.color else way.label
-                yield Proposal(label, (Change(document="choices", patch=list(way.patch)),))
+                yield Proposal(label, (Change(document=CHOICES, patch=list(way.patch)),))
 
 
 def other_grounds(site: Site, run: TextRun) -> Iterator[Proposal]:
@@ -57,7 +58,7 @@ def other_grounds(site: Site, run: TextRun) -> Iterator[Proposal]:
                     ]
                     if site.choices.rhythm:
                         moved.append({"op": "add", "path": pointer("sections", index, "departs"), "value": True})
-                    yield Proposal(f"Stand it on {ground}", (Change(document=f"page:{page.id}", patch=moved),))  # type: ignore[union-attr]
+                    yield Proposal(f"Stand it on {ground}", (Change(document=page_document(page.id), patch=moved),))  # type: ignore[union-attr]
 
 
 @rule(

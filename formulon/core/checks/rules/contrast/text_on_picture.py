@@ -10,6 +10,7 @@ from formulon.core.color.contrast import shown
 from formulon.core.color.overlay import SHARE
 from formulon.core.site.behind import SHAPES
 from formulon.core.site.changes import Change, pointer
+from formulon.core.site.documents import page_document
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
 
@@ -31,7 +32,7 @@ def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: 
                 path = pointer("sections", index, "content", *fact.place.slot.split("/"), "overlay")
                 patch = {"op": "add", "path": path, "value": {"opacity": opacity, "shape": shape}}
                 label = f"Lay {ground} over it {SHAPE_WORDS[shape]} at {opacity:.0%}"
-                yield Proposal(label, (Change(document=f"page:{page.id}", patch=[patch]),))
+                yield Proposal(label, (Change(document=page_document(page.id), patch=[patch]),))
         for run in {text.run.scheme: text.run for text in fact.texts}.values():
             yield from ways_out(system, run)
         yield from other_grounds(site, fact.texts[0].run)

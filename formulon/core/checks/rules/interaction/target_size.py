@@ -6,6 +6,7 @@ from collections.abc import Iterator, Mapping
 from formulon.core.checks.facts import Target
 from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
 from formulon.core.site.changes import Change
+from formulon.core.site.documents import CHOICES
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
 
@@ -32,10 +33,10 @@ def mend(site: Site, system: System, target: Target, verdict: Verdict, options: 
     more = math.ceil((padding + missing / 2 / min(step.small, step.large)) / _STEP + 1e-9) * _STEP
     patch = {"op": "replace", "path": f"/{name}/padding_block", "value": round(more, 2)}
     what = "buttons" if target.kind == "button" else "links"
-    yield Proposal(f"{more:.2f} em above and below all {what}", (Change(document="choices", patch=[patch]),))
+    yield Proposal(f"{more:.2f} em above and below all {what}", (Change(document=CHOICES, patch=[patch]),))
     if site.choices.scale.base_small < 17:
         sizes = {"op": "replace", "path": "/scale/base_small", "value": 17}
-        yield Proposal("Running text at 17 px on phones", (Change(document="choices", patch=[sizes]),))
+        yield Proposal("Running text at 17 px on phones", (Change(document=CHOICES, patch=[sizes]),))
 
 
 @rule(

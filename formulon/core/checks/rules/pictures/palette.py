@@ -7,6 +7,7 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
 from formulon.core.color.oklab_scalar import oklch
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change
+from formulon.core.site.documents import CHOICES
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
 
@@ -30,7 +31,7 @@ def measure(fact: PictureFact) -> float:
 def mend(site: Site, system: System, fact: PictureFact, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
     for treatment, label in (("duotone", "in two colours of the brand"), ("monochrome", "in greys")):
         patch = [{"op": "add", "path": "/pictures", "value": treatment}]
-        yield Proposal(f"All photographs {label}", (Change(document="choices", patch=patch),))
+        yield Proposal(f"All photographs {label}", (Change(document=CHOICES, patch=patch),))
 
 
 @rule(

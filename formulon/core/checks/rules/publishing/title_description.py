@@ -5,6 +5,7 @@ from collections.abc import Iterator, Mapping
 from formulon.core.checks.facts import PageHead
 from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Ref, Verdict, rule
 from formulon.core.site.changes import Change
+from formulon.core.site.documents import page_document
 from formulon.core.site.model import Page, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.values import PLACEHOLDER
@@ -26,7 +27,7 @@ def mend(site: Site, system: System, head: PageHead, verdict: Verdict, options: 
     page = site.page(head.place.page)
     if page is None:
         return
-    document = f"page:{page.id}"
+    document = page_document(page.id)
     if verdict.code == "no-title":
         title = f"{page.name} – {site.identity.name}"
         patch = {"op": "replace", "path": "/title", "value": title}

@@ -8,6 +8,7 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.site.changes import Change, apply
+from formulon.core.site.documents import CHOICES
 from formulon.core.site.model import Site
 from formulon.core.system.model import System
 from formulon.core.system.resolve import resolve
@@ -36,7 +37,7 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     ratio = site.choices.scale.ratio_small
     while page and ratio - _STEP >= 1.05:
         ratio = round(ratio - _STEP, 2)
-        change = Change(document="choices", patch=[{"op": "replace", "path": "/scale/ratio_small", "value": ratio}])
+        change = Change(document=CHOICES, patch=[{"op": "replace", "path": "/scale/ratio_small", "value": ratio}])
         changed = apply(site, [change])
         after = resolve(changed.identity, changed.choices)
         same = next(f for f in predict(changed, after, [page]) if isinstance(f, TextRun) and f.place == run.place)

@@ -4,6 +4,7 @@ import math
 
 from formulon.core.checks.rule import Proposal
 from formulon.core.site.changes import Change
+from formulon.core.site.documents import CHOICES
 from formulon.core.site.model import Site
 from formulon.core.system.choices import StepChoice
 from formulon.core.system.fluid import LARGE, SMALL
@@ -25,4 +26,4 @@ def smaller(site: Site, system: System, step: str, shares: dict[int, float]) -> 
     value = own | {"small": small, "large": max(large, small)}
     patch = [{"op": "add", "path": f"/scale/steps/{step}", "value": value}]
     label = f"{step} at {small:g} px on phones and {max(large, small):g} px on desktops, whole site"
-    return small, Proposal(label, (Change(document="choices", patch=patch),))
+    return small, Proposal(label, (Change(document=CHOICES, patch=patch),))

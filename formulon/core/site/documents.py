@@ -1,0 +1,116 @@
+"""Which documents a brand has, and what each holds. Everybody else asks here.
+
+A brand's site is cut into documents that are revised apart. What is to be added once (a second set of choices, texts in another
+language, documents that only some people may change) is a kind of document here.
+"""
+
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+from typing import Any, cast
+
+from formulon.core.errors import ChangeError
+from formulon.core.site.model import Asset, Frame, Page, Site
+from formulon.core.system.choices import Choices
+from formulon.core.system.decisions import Decisions
+from formulon.core.system.identity import Identity, Model
+
+Body = dict[str, Any]
+Bodies = Mapping[str, Body]
+
+IDENTITY, CHOICES, FRAME_DOCUMENT, DECISIONS = "identity", "choices", "frame", "decisions"
+_PAGE = "page:"
+
+
+@dataclass(frozen=True, slots=True)
+class DocumentKind:
+    """A kind of document: its model; whether it is a part of the site, which a release is made from; whether it follows the plan
+    until somebody edits it; and whether what an older version wrote is brought to its full form before it is patched."""
+
+    model: type[Model]
+    of_site: bool = True
+    planned: bool = False
+    completed: bool = False
+
+
+_KINDS: dict[str, DocumentKind] = {
+    IDENTITY: DocumentKind(Identity),
+    CHOICES: DocumentKind(Choices, completed=True),
+    FRAME_DOCUMENT: DocumentKind(Frame, planned=True),
+    DECISIONS: DocumentKind(Decisions, of_site=False),
+}
+_PAGES = DocumentKind(Page, planned=True, completed=True)
+
+
+def page_document(page: str) -> str:
+    """The name of a page's document by the page's id."""
+    return _PAGE + page
+
+
+def page_of(document: str) -> str | None:
+    """The id of the page that a document is; None for any other document."""
+    return document.removeprefix(_PAGE) if document.startswith(_PAGE) else None
+
+
+def kind_of(document: str) -> DocumentKind:
+    """What a document is. Raises ChangeError for a name that is none."""
+    if page_of(document) is not None:
+        return _PAGES
+    try:
+        return _KINDS[document]
+    except KeyError:
+        raise ChangeError(f"There is no document “{document}”.") from None
+
+
+def page_bodies(bodies: Bodies) -> Iterator[Body]:
+    """The bodies of the pages among documents."""
+    return (body for name, body in bodies.items() if page_of(name) is not None)
+
+
+def planned(bodies: Bodies) -> dict[str, Body]:
+    """The documents that follow the plan: frame and pages."""
+    return {name: body for name, body in bodies.items() if kind_of(name).planned}
+
+
+def of_site(bodies: Bodies) -> dict[str, Body]:
+    """The documents that a release is made from: decisions on facts are no part of the site."""
+    return {name: body for name, body in bodies.items() if kind_of(name).of_site}
+
+
+def identity_in(bodies: Bodies) -> Identity:
+    return Identity.model_validate(bodies[IDENTITY])
+
+
+def choices_in(bodies: Bodies) -> Choices:
+    return Choices.model_validate(bodies[CHOICES])
+
+
+def decisions_in(bodies: Bodies) -> Decisions:
+    """The decisions on facts; none in documents from before there were any."""
+    return Decisions.model_validate(bodies.get(DECISIONS, {}))
+
+
+def documents(site: Site) -> dict[str, Body]:
+    """The documents of a site by name."""
+    return {name: part.model_dump() for name, part in models(site).items()}
+
+
+def models(site: Site) -> dict[str, Model]:
+    """The parts of a site by the name of their document."""
+    parts: dict[str, Model] = {IDENTITY: site.identity, CHOICES: site.choices, FRAME_DOCUMENT: site.frame}
+    return parts | {page_document(page.id): page for page in site.own_pages()}
+
+
+def site_from(parts: Mapping[str, Model], assets: list[Asset]) -> Site:
+    """The site that parts make."""
+    return Site(
+        identity=cast(Identity, parts[IDENTITY]),
+        choices=cast(Choices, parts[CHOICES]),
+        frame=cast(Frame, parts[FRAME_DOCUMENT]).model_copy(deep=True),
+        pages=[cast(Page, part) for name, part in parts.items() if page_of(name) is not None],
+        assets=assets,
+    )
+
+
+def site_of(bodies: Bodies, assets: list[Asset]) -> Site:
+    """The site that documents make."""
+    return site_from({name: kind_of(name).model.model_validate(body) for name, body in of_site(bodies).items()}, assets)
