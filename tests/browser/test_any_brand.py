@@ -157,11 +157,11 @@ def test_nor_does_any_that_the_schema_accepts(tab: Page, static: tuple[Path, str
 def filled(slot: Slot, how: str, count: int) -> Any:
     """Content of a slot: `how` is "few", "many" or "long"."""
     long = "Natursteinrestaurierungsarbeiten an denkmalgeschützten Gebäuden"
-    if slot.type == "items":
-        return [{name: filled(inner, how, 0) for name, inner in slot.items.items()} for _ in range(count)]
+    if slot.of.collection:
+        return [{name: filled(inner, how, 0) for name, inner in slot.items.items()} for _ in range(min(count, slot.most))]
     if slot.type == "action":
         return {"label": long[:60] if how == "long" else "Mehr", "to": "page:home"}
-    if slot.type == "picture":
+    if slot.of.picture:
         return {"source": "drawn:hills/3", "alt": "", "decorative": True}
     text = {"few": "Kurz", "many": "Wir sehen nach. " * 12, "long": long}[how]
     return text[: slot.most].strip()

@@ -7,7 +7,8 @@ from django.contrib.auth.models import User
 from playwright.sync_api import Browser, Page, expect
 
 from formulon.studio.models import Brand, Entry, Membership, Workspace
-from tests.browser.conftest import PASSWORD, drag, open_demo, open_page, sign_in, stage, violations
+from formulon.studio.services import history
+from tests.browser.conftest import PASSWORD, drag, enter, open_demo, open_page, sign_in, stage, violations
 
 # What stands on the screen of each stage once it is whole.
 STAGES = {
@@ -225,4 +226,40 @@ def test_axe_on_sign_in(chromium: Browser, studio: str, designer: User) -> None:
     page.goto(studio)
     expect(page.get_by_role("button", name="Sign in")).to_be_visible()
     assert "\n".join(violations(page)) == ""
+    page.context.close()
+
+
+def test_undo_over_anothers_change_asks_first_and_points_are_named(
+    chromium: Browser, studio: str, demo: str, designer: User
+) -> None:
+    brand = Brand.objects.get(pk=demo)
+    ben = User.objects.create_user("ben", password=PASSWORD, first_name="Ben")
+    Membership.objects.create(user=ben, workspace=brand.workspace, role=Membership.Role.DESIGNER)
+    first = {"op": "replace", "path": "/title", "value": "Anna’s own title"}
+    revision = brand.documents.get(name="page:home").revision
+    written = history.write(brand, designer, "Title written", [history.Edit("page:home", revision, [first])])
+    edit = history.Edit("page:home", revision + 1, [first | {"value": "Ben’s title"}])
+    history.write(brand, ben, "Title mended", [edit])
+    assert written is not None
+    page, _ = open_page(chromium)
+    enter(page, studio, designer)
+    page.goto(f"{studio}/brands/{demo}/pages")
+    page.get_by_role("button", name="History").click()
+    dialog = page.get_by_role("dialog", name="History")
+    expect(dialog.get_by_text("Title mended", exact=True)).to_be_visible()
+    dialog.get_by_label("Name of the point “Title written”").fill("As shown on Monday")
+    page.keyboard.press("Enter")
+    page.keyboard.press("Escape")
+    expect(dialog).to_have_count(0)
+    assert Entry.objects.get(pk=written.pk).name == "As shown on Monday"
+    page.get_by_role("button", name="Undo").click()
+    asked = page.get_by_role("dialog", name="Take it back all the same?")
+    expect(asked).to_contain_text("Ben has changed the same place since “Title written”: “Title mended”.")
+    asked.get_by_role("button", name="Leave it as it is").click()
+    expect(asked).to_have_count(0)
+    assert Brand.objects.get(pk=demo).documents.get(name="page:home").body["title"] == "Ben’s title"
+    page.get_by_role("button", name="Undo").click()
+    asked.get_by_role("button", name="Take it back").click()
+    expect(page.get_by_role("button", name="Redo")).to_have_attribute("title", "Redo: Title written (Ctrl+Shift+Z)")
+    assert Brand.objects.get(pk=demo).documents.get(name="page:home").body["title"] not in ("Ben’s title", "Anna’s own title")
     page.context.close()

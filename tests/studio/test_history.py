@@ -83,7 +83,7 @@ def test_the_history_is_only_appended_to(brand: Brand, anna: Api) -> None:
     times = list(Entry.objects.values_list("created", flat=True))
     assert times == sorted(times)
     entries = anna.get(f"brands/{brand.pk}/history").json()["entries"]
-    assert [(one["kind"], one["holds"]) for one in entries] == [("redo", True), ("undo", True), ("change", True)]
+    assert [(one["step"], one["holds"]) for one in entries] == [("redo", True), ("undo", True), ("change", True)]
     anna.undo(brand)
     assert anna.get(f"brands/{brand.pk}/history").json()["entries"][-1]["holds"] is False
 
@@ -142,7 +142,7 @@ def test_points_of_the_history_have_names(brand: Brand, anna: Api, ben: Api) -> 
     answer = ben.put(f"brands/{brand.pk}/history/{entry.pk}", {"name": "  As shown on Monday "})
     assert answer.status_code == 200 and answer.json()["name"] == "As shown on Monday"
     (told,) = anna.get(f"brands/{brand.pk}/history").json()["entries"]
-    assert (told["name"], told["label"], told["author"], told["kind"], told["holds"]) == (
+    assert (told["name"], told["label"], told["author"], told["step"], told["holds"]) == (
         "As shown on Monday",
         "Rounder",
         "Anna",

@@ -234,11 +234,11 @@ export function draw(part: ReactNode, more: Partial<Bench> = {}) {
   return { bench, again: (own: Partial<Bench>) => drawn.rerender(within(part, { ...bench, ...own })), ...drawn };
 }
 
-type Way = 'GET' | 'POST' | 'DELETE';
+type Way = 'GET' | 'POST' | 'PUT' | 'DELETE';
 /** Answers of the server by method and path, each a body, or an error with its status. */
 export function answers(known: Record<string, unknown>) {
   const asked: [string, unknown][] = [];
-  for (const way of ['GET', 'POST', 'DELETE'] as Way[])
+  for (const way of ['GET', 'POST', 'PUT', 'DELETE'] as Way[])
     vi.spyOn(client, way).mockImplementation(((path: string, options?: { body?: unknown }) => {
       asked.push([`${way} ${path}`, options?.body]);
       const answer = known[`${way} ${path}`];

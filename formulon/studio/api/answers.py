@@ -113,7 +113,7 @@ def step_of(entry: Entry | None) -> shapes.HistoryStep | None:
 def history_entry(entry: Entry, holds: bool) -> shapes.HistoryEntry:
     return shapes.HistoryEntry(
         entry=entry.pk, label=entry.label, author=history.name_of(entry.author), at=entry.created,
-        kind=entry.kind, holds=holds, name=entry.name,
+        step=entry.kind, holds=holds, name=entry.name,
     )  # fmt: skip
 
 

@@ -86,7 +86,7 @@ class HistoryEntry(Shape):
     label: str
     author: str
     at: datetime
-    kind: Literal["change", "undo", "redo"]
+    step: Literal["change", "undo", "redo"]
     holds: bool
     name: str
 

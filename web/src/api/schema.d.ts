@@ -194,6 +194,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The newest hundred entries, the newest first. */
+        get: operations["brands_history_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/history/{entry_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Names a point of the history. */
+        put: operations["brands_history_update"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/identity/{form}": {
         parameters: {
             query?: never;
@@ -1720,18 +1754,46 @@ export interface components {
             redo: components["schemas"]["HistoryStep"] | null;
         };
         /**
-         * HistoryStep
-         * @description An entry that undo or redo takes next; `own` says whether the person may have it taken.
+         * HistoryEntry
+         * @description An entry of the history: a change, or one that takes a change back or makes it again. `holds` tells of a change whether it
+         *     is in effect.
          */
-        HistoryStep: {
+        HistoryEntry: {
             /** Entry */
             entry: number;
             /** Label */
             label: string;
             /** Author */
             author: string;
-            /** Own */
-            own: boolean;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Step */
+            step: components["schemas"]["StepEnum"];
+            /** Holds */
+            holds: boolean;
+            /** Name */
+            name: string;
+        };
+        /**
+         * HistoryList
+         * @description The newest entries, the newest first.
+         */
+        HistoryList: {
+            /** Entries */
+            entries: components["schemas"]["HistoryEntry"][];
+        };
+        /**
+         * HistoryStep
+         * @description The person's own change that undo or redo takes next.
+         */
+        HistoryStep: {
+            /** Entry */
+            entry: number;
+            /** Label */
+            label: string;
         };
         /**
          * Identity
@@ -2486,6 +2548,14 @@ export interface components {
             /** What */
             what: components["schemas"]["WhatEnum"];
         };
+        /**
+         * PointRequest
+         * @description What a point of the history is called; empty for nothing.
+         */
+        PointRequestRequest: {
+            /** Name */
+            name: string;
+        };
         /** @enum {string} */
         PolicyEnum: "AA" | "AAA" | "own";
         /** Preflight */
@@ -2986,13 +3056,20 @@ export interface components {
              */
             case: ("none" | "uppercase" | "lowercase") | null;
         };
+        /** @enum {string} */
+        StepEnum: "change" | "undo" | "redo";
         /**
          * StepRequest
-         * @description Which entry is meant.
+         * @description Which change is meant, and whether it is to be taken although somebody has changed the same place since.
          */
         StepRequestRequest: {
             /** Entry */
             entry: number;
+            /**
+             * Anyway
+             * @default false
+             */
+            anyway: boolean;
         };
         /** @enum {string} */
         StrengthEnum: "quiet" | "clear" | "strong";
@@ -3669,6 +3746,61 @@ export interface operations {
                 };
                 content: {
                     "application/zip": string;
+                };
+            };
+        };
+    };
+    brands_history_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryList"];
+                };
+            };
+        };
+    };
+    brands_history_update: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                entry_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PointRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryEntry"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -13,7 +13,7 @@ export function Unopened({ brandId, problem, again }: UnopenedProps) {
     setBusy(true);
     const asked = client.POST('/api/brands/{brand_id}/undo', {
       params: { path: { brand_id: brandId } },
-      body: { entry: step.entry },
+      body: { entry: step.entry, anyway: false },
     });
     void unwrap(asked)
       .catch((failed: Error) => setError(failed.message))
@@ -28,19 +28,16 @@ export function Unopened({ brandId, problem, again }: UnopenedProps) {
       <p role="alert">{problem.message}</p>
       {step ? (
         <>
-          <p>
-            The newest change is “{step.label}”
-            {step.own || !step.author ? '' : `, made by ${step.author}, who alone can take it back`}. Nothing is lost:
-            taken back, it can be made again.
-          </p>
-          {step.own && (
-            <button type="button" className="main-action" disabled={busy} onClick={takeBack}>
-              Take back “{step.label}”
-            </button>
-          )}
+          <p>Your newest change is “{step.label}”. Nothing is lost: taken back, it can be made again.</p>
+          <button type="button" className="main-action" disabled={busy} onClick={takeBack}>
+            Take back “{step.label}”
+          </button>
         </>
       ) : (
-        <p>There is no change that could be taken back. Ask whoever runs this installation to look at its log.</p>
+        <p>
+          There is no change of yours that could be taken back. Ask the others who work on it, or whoever runs this
+          installation to look at its log.
+        </p>
       )}
       {error && error !== problem.message && <p role="alert">{error}</p>}
       <button type="button" className="quiet-action" onClick={again}>

@@ -7,6 +7,7 @@ import { Waiting } from '../parts/Waiting';
 import { BenchContext } from '../shell/bench';
 import { ControlStrip } from '../shell/ControlStrip';
 import { Notices } from '../shell/Notices';
+import { ChangedSince } from '../shell/ChangedSince';
 import { StaleDialog } from '../shell/StaleDialog';
 import { Ticket } from '../shell/Ticket';
 import { useBenchState } from '../shell/useBenchState';
@@ -60,6 +61,7 @@ function OpenWorkbench({ brand }: { brand: Workbench }) {
           close={() => (state.setError(null), state.setNotice(null))}
         />
         <StaleDialog stale={state.stale} close={() => state.setStale(null)} />
+        {state.asked && <ChangedSince asked={state.asked} answer={state.answer} />}
       </div>
     </BenchContext.Provider>
   );

@@ -1,14 +1,16 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { Emblem } from '../parts/Emblem';
 import { MarkImage } from '../parts/MarkImage';
 import type { Workbench } from '../api/client';
 import { useBench } from './bench';
+import { HistoryDialog } from './HistoryDialog';
 import { counted } from '../parts/counted';
 
-/** What undo or redo would take, and whose it is. */
+/** What undo or redo would take. */
 function stepTitle(way: 'Undo' | 'Redo', step: Workbench['history']['undo'], keys: string): string {
-  if (!step) return `Nothing to ${way.toLowerCase()}`;
-  return step.own ? `${way}: ${step.label} (${keys})` : `${step.label}: ${step.author} has made this change`;
+  if (!step) return `Nothing of yours to ${way.toLowerCase()}`;
+  return `${way}: ${step.label} (${keys})`;
 }
 
 export type TicketProps = { stage: string };
@@ -16,6 +18,7 @@ export type TicketProps = { stage: string };
 /** The head of the workbench: the brand, the five stages with their state, undo and redo. */
 export function Ticket({ stage }: TicketProps) {
   const { brand, system, undo, redo, saving, canWrite } = useBench();
+  const [looking, setLooking] = useState(false);
   const identity = brand.identity.body;
   const symbol = identity.marks?.find((mark) => mark.kind === 'symbol') ?? identity.marks?.[0];
   const conflicts = system.conflicts.filter((conflict) => !conflict.cause).length;
@@ -99,6 +102,10 @@ export function Ticket({ stage }: TicketProps) {
         >
           Redo
         </button>
+        <button type="button" className="tool" aria-haspopup="dialog" onClick={() => setLooking(true)}>
+          History
+        </button>
+        {looking && <HistoryDialog close={() => setLooking(false)} />}
         {stage !== 'release' && (
           <Link className="tool tool-main" to={`/brands/${brand.id}/${stops ? 'preflight' : 'release'}`}>
             {stops ? 'See what stops it' : `Release ${next}`}

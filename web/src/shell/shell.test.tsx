@@ -2,7 +2,8 @@ import { act, fireEvent, renderHook, screen, within } from '@testing-library/rea
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Problem, type Resolved, type Workbench } from '../api/client';
-import { draw, IDENTITY, SYSTEM, workbench } from '../testing';
+import { answers, draw, IDENTITY, SYSTEM, workbench } from '../testing';
+import { ChangedSince } from './ChangedSince';
 import { ControlStrip } from './ControlStrip';
 import { Notices } from './Notices';
 import { StaleDialog } from './StaleDialog';
@@ -59,16 +60,54 @@ describe('the head of the workbench', () => {
     expect(told()[3]).toBe('4Preflight26 stop the release');
   });
 
-  it('names what undo takes back, and whose it is', () => {
-    const step = { entry: 7, label: 'Bast renamed', author: 'Ben', own: false };
+  it('names what undo takes back', () => {
+    const step = { entry: 7, label: 'Bast renamed' };
     draw(<Ticket stage="pages" />, { brand: workbench({ history: { undo: step, redo: null } as never }) });
-    expect(screen.getByRole('button', { name: 'Undo' }).title).toBe('Bast renamed: Ben has made this change');
+    expect(screen.getByRole('button', { name: 'Undo' }).title).toBe('Undo: Bast renamed (Ctrl+Z)');
     expect(screen.getByRole('button', { name: 'Redo' })).toBeDisabled();
-    expect(screen.getByRole('button', { name: 'Redo' }).title).toBe('Nothing to redo');
+    expect(screen.getByRole('button', { name: 'Redo' }).title).toBe('Nothing of yours to redo');
+  });
+
+  it('lists the history, in which points are named', async () => {
+    const entry = (id: number, label: string, more: object) => ({
+      entry: id,
+      label,
+      author: 'Ben',
+      at: '2026-11-02T10:00:00Z',
+      step: 'change',
+      holds: true,
+      name: '',
+      ...more,
+    });
+    const asked = answers({
+      'GET /api/brands/{brand_id}/history': {
+        entries: [
+          entry(9, 'Taken back: Rounder', { step: 'undo' }),
+          entry(8, 'Rounder', { holds: false, name: 'Monday' }),
+        ],
+      },
+      'PUT /api/brands/{brand_id}/history/{entry_id}': {},
+    });
+    draw(<Ticket stage="pages" />);
+    await userEvent.click(screen.getByRole('button', { name: 'History' }));
+    const dialog = within(await screen.findByRole('dialog', { name: 'History' }));
+    expect(await dialog.findByText(/^Ben · .* · taken back$/)).toBeInTheDocument();
+    expect(dialog.getByLabelText('Name of the point “Rounder”')).toHaveValue('Monday');
+    await userEvent.type(dialog.getByLabelText('Name of the point “Taken back: Rounder”'), 'As shown{Enter}');
+    expect(asked).toContainEqual(['PUT /api/brands/{brand_id}/history/{entry_id}', { name: 'As shown' }]);
+  });
+
+  it('asks before something is taken back over another’s change', async () => {
+    const answer = vi.fn();
+    draw(<ChangedSince asked={{ way: 'undo', text: 'Ben has changed the same place since.' }} answer={answer} />);
+    expect(screen.getByRole('dialog', { name: 'Take it back all the same?' })).toHaveTextContent('Ben has changed');
+    await userEvent.click(screen.getByRole('button', { name: 'Take it back' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it as it is' }));
+    expect(answer.mock.calls).toEqual([[true], [false]]);
   });
 
   it('lets a reviewer look and not undo', () => {
-    const step = { entry: 7, label: 'Bast renamed', author: 'Anna', own: true };
+    const step = { entry: 7, label: 'Bast renamed' };
     draw(<Ticket stage="pages" />, {
       canWrite: false,
       brand: workbench({ history: { undo: step, redo: null } as never }),

@@ -30,6 +30,8 @@ async function calm(moved: () => number): Promise<void> {
 }
 
 type Notice = { text: string; undo: boolean } | null;
+/** An undo or redo over what somebody has changed since, which waits for a word. */
+export type Asked = { way: 'undo' | 'redo'; text: string } | null;
 
 /** The state behind the workbench: writing in order, drafts of a drag, undo, notices. */
 export function useBenchState(brand: Workbench) {
@@ -42,6 +44,7 @@ export function useBenchState(brand: Workbench) {
   const [error, setError] = useState<string | null>(null);
   const [notice, setNotice] = useState<Notice>(null);
   const [stale, setStale] = useState<StaleChange | null>(null);
+  const [asked, setAsked] = useState<Asked>(null);
   const [lit, light] = useState<Lit>(null);
   const [wish, setLook] = useState<Look>({ scheme: 'light', vision: '' });
   const [areas, setAreas] = useState<Bench['areas']>({});
@@ -196,24 +199,23 @@ export function useBenchState(brand: Workbench) {
     [accept, showLatest, endDraft, inOrder, path, report, restyle, styleOf],
   );
 
+  /** Undo or redo of one's own next change. Where somebody has changed the same place since, it is asked first. */
   const replay = useCallback(
-    (way: 'undo' | 'redo') =>
+    (way: 'undo' | 'redo', anyway = false) =>
       inOrder(async () => {
         setError(null);
         setNotice(null);
+        setAsked(null);
         const step = latest.current.history[way];
         if (!step) return;
-        if (!step.own) {
-          setError(
-            `“${step.label}” is the newest change, and ${step.author} has made it. Only ${step.author} can ${way} it.`,
-          );
-          return;
-        }
+        const body = { entry: step.entry, anyway };
         try {
-          accept(await unwrap(client.POST(`/api/brands/{brand_id}/${way}`, { ...path, body: { entry: step.entry } })));
+          accept(await unwrap(client.POST(`/api/brands/{brand_id}/${way}`, { ...path, body })));
           endDraft();
         } catch (problem) {
-          report(problem);
+          if (problem instanceof Problem && problem.code === 'changed-since' && problem.body['possible'])
+            setAsked({ way, text: problem.message });
+          else report(problem);
         }
       }),
     [accept, endDraft, inOrder, path, report],
@@ -319,5 +321,12 @@ export function useBenchState(brand: Workbench) {
       measured,
     ],
   );
-  return { bench, error, setError, notice, setNotice, stale, setStale };
+  const answer = useCallback(
+    (goOn: boolean) => {
+      if (goOn && asked) void replay(asked.way, true);
+      setAsked(null);
+    },
+    [asked, replay],
+  );
+  return { bench, error, setError, notice, setNotice, stale, setStale, asked, answer };
 }
