@@ -90,7 +90,7 @@ def conflicts(made: Mapping[str, Token], mark: Mark | None) -> Iterable[Conflict
                             for end in ("small", "large")
                         ),
                     ),
-                ),
+                ), unit="px",
             )  # fmt: skip
 
 

@@ -112,6 +112,6 @@ def told(
         ways.append(Alternative(label, ({"op": "add", "path": f"/wires/{role}", "value": other.reference},)))
     conflict = Conflict(
         "mark-unseen", f"logo/{ground}", ground, "mark", "", to_hex(rgb), chosen.visibility, GOOD, message, tuple(ways),
-        scheme=scheme,
+        scheme=scheme, unit="share",
     )  # fmt: skip
     return reason, conflict

@@ -72,7 +72,8 @@ class Alternative:
 
 @dataclass(frozen=True, slots=True)
 class Conflict:
-    """What cannot be met: measured against required, and the closest alternatives.
+    """What cannot be met: measured against required, in a unit as a finding has it (":1", "px", or "share" for 0–1), and the
+    closest alternatives. What nothing is measured of has None.
 
     `cause` is the path of the conflict from which this one follows, and empty for one that stands by itself: a link
     that cannot be read takes the text button in its ink with it.
@@ -84,12 +85,13 @@ class Conflict:
     ink: str
     foreground: str
     background: str
-    ratio: float
-    required: float
+    measured: float | None
+    required: float | None
     message: str
     alternatives: tuple[Alternative, ...] = ()
     cause: str = ""
     scheme: Scheme = "light"
+    unit: str = ":1"
 
 
 @dataclass(frozen=True, slots=True)

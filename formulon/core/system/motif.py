@@ -84,8 +84,8 @@ def conflicts(identity: Identity, choices: Choices) -> Iterator[Conflict]:
             for label, value in (("The initial of the name", "initial"), ("No motif", "none"))
         )
         yield Conflict(
-            "motif-without-symbol", "motif/shape", "", "", "", "", 0, 1,
-            "The motif is to be the brand's symbol, and the brand has none. Nothing is drawn.", ways,
+            "motif-without-symbol", "motif/shape", "", "", "", "", None, None,
+            "The motif is to be the brand's symbol, and the brand has none. Nothing is drawn.", ways, unit="",
         )  # fmt: skip
 
 

@@ -34,18 +34,18 @@ def lost_wire(role: str, reference: str, scheme: Scheme) -> Conflict:
     """A wire to a colour that the identity no longer holds."""
     ground, _, ink = role.partition("/")
     return Conflict(
-        "wire-lost", f"ground/{role}", ground, ink, "", "", 0, 0,
+        "wire-lost", f"ground/{role}", ground, ink, "", "", None, None,
         f"{role} was led to “{reference}”, which the identity no longer holds; the derived colour is used.",
-        (Alternative("Take the wire off", (_remove("wires", keyed(role, scheme)),)),), scheme=scheme,
+        (Alternative("Take the wire off", (_remove("wires", keyed(role, scheme)),)),), scheme=scheme, unit="",
     )  # fmt: skip
 
 
 def lost_pin(path: str, value: str, scheme: Scheme = "light") -> Conflict:
     """A pin that no token takes."""
     return Conflict(
-        "pin-lost", path, "", "", "", "", 0, 0,
+        "pin-lost", path, "", "", "", "", None, None,
         f"{path} was pinned at {value}, which no token of the system takes; the derived value is used.",
-        (Alternative("Release the pin", (_remove("pins", keyed(path, scheme)),)),), scheme=scheme,
+        (Alternative("Release the pin", (_remove("pins", keyed(path, scheme)),)),), scheme=scheme, unit="",
     )  # fmt: skip
 
 

@@ -73,7 +73,7 @@ def test_a_mark_whose_stroke_fades_is_a_conflict_with_a_way_out() -> None:
     small = Choices(logo=Logo(header_small=20, header_large=20))
     system = resolve(brand(), small)
     conflict = next(one for one in system.conflicts if one.code == "mark-too-small")
-    assert conflict.ratio < 0.5
+    assert conflict.measured < 0.5
     height = conflict.alternatives[0].patch[0]["value"]
     mended = resolve(brand(), Choices(logo=Logo(header_small=height, header_large=height)))
     assert not [one for one in mended.conflicts if one.code == "mark-too-small"]

@@ -104,7 +104,7 @@ def test_a_wire_that_cannot_be_read_is_kept_and_told(quillmoor: Identity) -> Non
     (conflict,) = (one for one in system.conflicts if not one.cause)
     assert (conflict.code, conflict.ground, conflict.ink) == ("contrast-unmet", "accent", "link")
     assert all(one.cause == "ground/accent/link" for one in system.conflicts if one is not conflict)
-    assert conflict.ratio == pytest.approx(2.573, abs=0.001) and conflict.required == 4.5
+    assert conflict.measured == pytest.approx(2.573, abs=0.001) and conflict.required == 4.5
     assert 2 <= len(conflict.alternatives) <= 3
     for way in conflict.alternatives:
         before = Choices(wires={"accent/link": "lamp"}).model_dump()

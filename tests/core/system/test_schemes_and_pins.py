@@ -86,7 +86,7 @@ def test_a_pin_is_kept_checked_and_released(quillmoor: Identity) -> None:
     assert system.css("shape/radius") == "9px" and system.tokens["shape/radius"].origin == "pinned"
     assert system.steps["h1"].line_height == 1.4
     (conflict,) = system.conflicts  # Night on that purple is below 4.5:1
-    assert conflict.ink == "primary/label/hover" and conflict.ratio == pytest.approx(
+    assert conflict.ink == "primary/label/hover" and conflict.measured == pytest.approx(
         contrast_ratio((27, 33, 71), (102, 51, 153))
     )
     after = resolve(quillmoor, patched(choices, conflict, 0))
@@ -192,7 +192,7 @@ def test_a_middling_ground_under_aaa_is_offered_two_ways_with_numbers(value: str
     identity, choices = one_color(value), Choices(policy="AAA")
     system = resolve(identity, choices)
     (conflict,) = (c for c in system.conflicts if c.ground == "brand" and not c.cause)
-    assert conflict.code == "ground-too-mid" and conflict.ratio < 7
+    assert conflict.code == "ground-too-mid" and conflict.measured < 7
     assert all(c.cause == "ground/brand/background" for c in system.conflicts if c.ground == "brand" and c is not conflict)
     large, step, policy = (patched(choices, conflict, index) for index in range(3))
     assert large.large_only == ["brand"] and policy.policy == "AA"

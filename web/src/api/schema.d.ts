@@ -1234,7 +1234,8 @@ export interface components {
         };
         /**
          * Conflict
-         * @description What cannot be met: measured against required, and the closest alternatives.
+         * @description What cannot be met: measured against required, in a unit as a finding has it (":1", "px", or "share" for 0–1), and the
+         *     closest alternatives. What nothing is measured of has None.
          *
          *     `cause` is the path of the conflict from which this one follows, and empty for one that stands by itself: a link
          *     that cannot be read takes the text button in its ink with it.
@@ -1252,10 +1253,10 @@ export interface components {
             foreground: string;
             /** Background */
             background: string;
-            /** Ratio */
-            ratio: number;
+            /** Measured */
+            measured: number | null;
             /** Required */
-            required: number;
+            required: number | null;
             /** Message */
             message: string;
             /**
@@ -1273,6 +1274,11 @@ export interface components {
              * @default light
              */
             scheme: components["schemas"]["SchemeEnum"];
+            /**
+             * Unit
+             * @default :1
+             */
+            unit: string;
         };
         /**
          * Contact

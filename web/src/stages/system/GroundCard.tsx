@@ -96,7 +96,8 @@ export function GroundCard({ ground, selected, carrying, press }: GroundCardProp
         {share !== undefined && sections > 0 && <span>{percent(share)} of area</span>}
         {conflict && (
           <span className="bad">
-            {conflict.code === 'ground-too-mid' ? 'text' : conflict.ink.split('/')[0]} {shownRatio(conflict.ratio)}:1
+            {conflict.code === 'ground-too-mid' ? 'text' : conflict.ink.split('/')[0]}{' '}
+            {conflict.unit === ':1' && `${shownRatio(conflict.measured ?? 0)}:1`}
           </span>
         )}
       </button>
