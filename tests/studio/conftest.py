@@ -25,8 +25,8 @@ class Api:
     def post(self, path: str, body: Any = None) -> Any:
         return self.client.post(f"/api/{path}", body if body is not None else {}, content_type="application/json")
 
-    def put(self, path: str, body: Any) -> Any:
-        return self.client.put(f"/api/{path}", body, content_type="application/json")
+    def put(self, path: str, body: Any = None) -> Any:
+        return self.client.put(f"/api/{path}", body if body is not None else {}, content_type="application/json")
 
     def delete(self, path: str) -> Any:
         return self.client.delete(f"/api/{path}")

@@ -34,7 +34,10 @@ def test_an_effect_is_told_before_and_after_and_stores_nothing_before(brand: Bra
     after = anna.get(f"brands/{brand.pk}/effect").json()
     assert after["label"] == "Lamp leads" and after["effect"] == before
     anna.undo(brand)
-    assert anna.get(f"brands/{brand.pk}/effect").json()["effect"] is None
+    back = anna.get(f"brands/{brand.pk}/effect").json()
+    turned = [(change["path"], change["after"], change["before"]) for change in after["effect"]["tokens"]]
+    assert back["label"] == "Taken back: Lamp leads"
+    assert [(change["path"], change["before"], change["after"]) for change in back["effect"]["tokens"]] == turned
 
 
 def test_a_patch_that_does_not_fit_is_refused_in_words(brand: Brand, anna: Api) -> None:
