@@ -248,7 +248,8 @@ def test_undo_over_anothers_change_asks_first_and_points_are_named(
     dialog = page.get_by_role("dialog", name="History")
     expect(dialog.get_by_text("Title mended", exact=True)).to_be_visible()
     dialog.get_by_label("Name of the point “Title written”").fill("As shown on Monday")
-    page.keyboard.press("Enter")
+    with page.expect_response(lambda answer: answer.request.method == "PUT"):
+        page.keyboard.press("Enter")
     page.keyboard.press("Escape")
     expect(dialog).to_have_count(0)
     assert Entry.objects.get(pk=written.pk).name == "As shown on Monday"

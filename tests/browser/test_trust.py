@@ -77,7 +77,7 @@ def test_a_brand_that_cannot_be_drawn_says_why_and_takes_the_change_back(
     page.reload()
     expect(page.get_by_role("heading", name="This brand does not open")).to_be_visible()
     expect(page.get_by_role("alert")).not_to_be_empty()
-    expect(page.get_by_text("The newest change is")).to_contain_text("Strapline")
+    expect(page.get_by_text("Your newest change is")).to_contain_text("Strapline")
     page.context.close()
 
 

@@ -57,7 +57,13 @@ def test_the_list_of_paths_is_whole() -> None:
 
 
 def _pattern(path: str) -> str:
-    parts = {"/home/": "/<slug:page_id>/", "/hero/": "/<slug:section_id>/", "/1/": "/<int:number>/", "/7": "/<int:file_id>", "/9": "/<int:entry_id>"}
+    parts = {
+        "/home/": "/<slug:page_id>/",
+        "/hero/": "/<slug:section_id>/",
+        "/1/": "/<int:number>/",
+        "/7": "/<int:file_id>",
+        "/9": "/<int:entry_id>",
+    }
     parts |= {"/identity/json": "/identity/<slug:form>", "/system/tokens": "/system/<slug:form>", "moon-480.webp": "<str:name>"}
     parts |= {"0123456789abcdef.woff2": "<str:name>"}
     for example, pattern in parts.items():
