@@ -144,7 +144,7 @@ def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, case: 
                     fit = runs[section.id, text["path"]].fits[width]
                     lines, wrong = lines + 1, wrong + (fit.lines != text["lines"])
                 regions(section, seen, width, content_width(system, width))
-    assert lines > 150 and wrong <= lines // 100, f"{wrong} of {lines} texts have other lines than predicted"
+    assert lines > 150 and wrong <= lines // 200, f"{wrong} of {lines} texts have other lines than predicted"
 
 
 def regions(section: Section, seen: dict[str, Any], width: int, content: float) -> None:
