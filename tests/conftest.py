@@ -9,9 +9,9 @@ from django.test import override_settings
 from hypothesis import HealthCheck, settings
 
 from formulon.core.identity.svg import rebuild
-from formulon.core.site.model import Asset, Site
 from formulon.core.site.planner import plan
-from formulon.core.system.identity import Identity
+from formulon.core.site.site import Asset, Site
+from formulon.core.system.documents.identity import Identity
 
 # A deadline, and the check for slow data, would measure the machine; speed is ./bench's.
 # The same examples on every machine: a change is judged by what it changes, not by luck.

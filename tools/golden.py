@@ -27,11 +27,11 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import reach
 from formulon.core.checks.runner import check
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.model import Frame, Page, Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render, render_page
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
+from formulon.core.site.site import Frame, Page, Section, Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 
 NAMES = ["Osier & Reed", "Παρατηρητήριο Άστρων", "Nguyễn & Con", "Donaudampfschifffahrtsgesellschaft", "Чайный дом", "木工"]

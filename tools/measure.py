@@ -49,12 +49,12 @@ from formulon.core.color.srgb import to_hex  # noqa: E402
 from formulon.core.site import model  # noqa: E402
 from formulon.core.site.behind import TextBlock, behind, cropped  # noqa: E402
 from formulon.core.site.geometry import box_of, box_width  # noqa: E402
-from formulon.core.site.model import Frame, Site  # noqa: E402
 from formulon.core.site.render import WIDTHS, render, render_page  # noqa: E402
+from formulon.core.site.site import Frame, Site  # noqa: E402
 from formulon.core.site.slots import slot_values  # noqa: E402
 from formulon.core.site.standing import HEADINGS  # noqa: E402
-from formulon.core.system.choices import GROUNDS, Choices  # noqa: E402
-from formulon.core.system.identity import BrandColor, Identity  # noqa: E402
+from formulon.core.system.documents.choices import GROUNDS, Choices  # noqa: E402
+from formulon.core.system.documents.identity import BrandColor, Identity  # noqa: E402
 from formulon.core.system.resolve import resolve  # noqa: E402
 from formulon.core.type.fit import fit  # noqa: E402
 from formulon.core.type.lines import balanced, pieces  # noqa: E402

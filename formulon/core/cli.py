@@ -29,8 +29,8 @@ from formulon.core.identity.isolated import Readers
 from formulon.core.identity.reading import decode
 from formulon.core.identity.sightings import Reading
 from formulon.core.site.guide import guide_files
-from formulon.core.site.model import Site
 from formulon.core.site.render import render
+from formulon.core.site.site import Site
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.site.versions import versioned
 from formulon.core.system.resolve import resolve

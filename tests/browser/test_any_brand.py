@@ -14,11 +14,11 @@ from playwright.sync_api import Browser, Page, expect
 
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.kind import Slot
-from formulon.core.site.model import FRAME, Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
+from formulon.core.site.site import FRAME, Section, Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 from tests.core.site.test_every_identity import identities, made
 

@@ -10,10 +10,10 @@ import pytest
 from markupsafe import escape
 from playwright.sync_api import Browser, Page, Route
 
-from formulon.core.site.model import Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render
-from formulon.core.system.choices import Choices
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
 from formulon.core.type.breaks import between_words, opportunities
 from formulon.core.type.emphasis import encoded, parts, styles

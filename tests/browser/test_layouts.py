@@ -9,20 +9,20 @@ from typing import Any
 import pytest
 from playwright.sync_api import Browser, Page
 
-from formulon.core.checks.facts import TextRun
+from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.predict import predict
 from formulon.core.site import sheets
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.geometry import box_of, box_start, box_width, content_width, general
 from formulon.core.site.kind import Slot
 from formulon.core.site.layout import class_of
-from formulon.core.site.model import FRAME, Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.setting import set_in, step_of
+from formulon.core.site.site import FRAME, Section, Site
 from formulon.core.site.slots import slot_values
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 from tests.browser.test_published import show
 

@@ -10,7 +10,7 @@ from playwright.sync_api import Browser, Page, expect
 
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render
-from formulon.core.system.choices import Choices
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
 from tests.browser.conftest import open_demo, stage, violations
 from tests.conftest import quillmoor_identity

@@ -13,17 +13,17 @@ import pytest
 from PIL import Image
 from playwright.sync_api import Browser, Page
 
-from formulon.core.checks.facts import Target, TextRun, TextsOnPicture
+from formulon.core.checks.page_facts import Target, TextRun, TextsOnPicture
 from formulon.core.checks.predict import predict
 from formulon.core.site.behind import profile
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.model import FRAME, Asset, Rendition, Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import WIDTHS, render
 from formulon.core.site.sheets import style_css, used_names
+from formulon.core.site.site import FRAME, Asset, Rendition, Section, Site
 from formulon.core.site.standing import stand
-from formulon.core.system.choices import Choices
 from formulon.core.system.css import tokens_css
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
 from tests.browser.conftest import AXE, ROOT
 from tests.conftest import quillmoor_identity, quillmoor_pictures

@@ -13,10 +13,10 @@ from coloraide import Color
 from formulon.core.color.difference import difference
 from formulon.core.color.srgb import from_hex
 from formulon.core.formats.system_files import FORMS
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
-from formulon.core.system.model import System
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 
 ROOT = Path(__file__).resolve().parents[2]
 # A colour outside sRGB, a pin, both schemes, and names that try to break out of what is written.

@@ -6,7 +6,7 @@ import pytest
 from django.contrib.auth.models import User
 from django.test import Client
 
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 from formulon.studio.models import Brand, Membership, Workspace
 from formulon.studio.services import sites
 

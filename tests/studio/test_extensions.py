@@ -11,7 +11,7 @@ from typing import Any
 import pytest
 
 from formulon.core.checks import rule as registry
-from formulon.core.checks.facts import TextRun, Words
+from formulon.core.checks.page_facts import TextRun, Words
 from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import reach
 from formulon.core.checks.rule import rules
@@ -19,11 +19,11 @@ from formulon.core.checks.runner import check_site
 from formulon.core.formats import system_files
 from formulon.core.site import catalogue, sheets, slot_types
 from formulon.core.site.catalogue import CATALOGUE, DeclarationError
-from formulon.core.site.model import Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.signature import signature
-from formulon.core.system.identity import Identity
+from formulon.core.site.site import Section, Site
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 from formulon.studio.api import answers
 
@@ -69,7 +69,7 @@ class Stars(SlotType):
 TYPE = Stars()
 """
 RULE = """
-from formulon.core.checks.facts import Words
+from formulon.core.checks.page_facts import Words
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 
 @rule(id="content/modesty", title="Nobody rates itself at five", standard=COMMON_PRACTICE, severity="note", looks_at=Words,
@@ -79,8 +79,8 @@ def modesty(words, options):
         yield Verdict("vain", values={"stars": words.text})
 """
 FORM = """
-from formulon.core.formats.system_files import Form
-FORM = Form("names", "Names of tokens", "txt", "text/plain", lambda system, name: "\\n".join(system.tokens).encode())
+from formulon.core.formats.system_files import SystemForm
+FORM = SystemForm("names", "Names of tokens", "txt", "text/plain", lambda system, name: "\\n".join(system.tokens).encode())
 """
 
 

@@ -7,8 +7,8 @@ import zipfile
 import pytest
 
 from formulon.core.identity.svg import rebuild
-from formulon.core.system.choices import GROUNDS
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.documents.identity import Identity
 from formulon.studio.models import Brand, Workspace
 from formulon.studio.services import sites
 from tests.studio.conftest import Api

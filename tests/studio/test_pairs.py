@@ -15,7 +15,7 @@ import pytest
 
 from formulon.core.identity.svg import rebuild
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 from formulon.studio.models import Brand, Document, Workspace
 from formulon.studio.services import sites
 from tests.studio.conftest import Api

@@ -5,10 +5,10 @@ from typing import Any
 
 import pytest
 
-from formulon.core.site.model import Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render_page
-from formulon.core.system.choices import Choices
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
 from formulon.studio.services.sites import preview_key
 from formulon.studio.services.workbench import resolved

@@ -15,7 +15,7 @@ from procrastinate.contrib.django import app
 from formulon.core.formats.documents import load_identity
 from formulon.core.site.documents import site_of
 from formulon.core.site.render import render
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Entry, Intake, Picture, SourceFile, StoredFile, Workspace

@@ -4,15 +4,15 @@ from collections import Counter
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from formulon.core.checks.facts import Fact, TextRun
+from formulon.core.checks.page_facts import Fact, TextRun
 from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.reach import Use, places_of, reach
 from formulon.core.checks.runner import check
 from formulon.core.site.backdrop import OpenBlob
-from formulon.core.site.model import Page, Section, Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Page, Section, Site
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 
 
 @dataclass(frozen=True, slots=True)

@@ -4,13 +4,13 @@ from collections import defaultdict
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-from formulon.core.checks.facts import Fact, TextRun
+from formulon.core.checks.page_facts import Fact, TextRun
 from formulon.core.site.geometry import box_of, box_width
-from formulon.core.site.model import Page, Section, Site
 from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.site import Page, Section, Site
 from formulon.core.site.slots import slot_values
-from formulon.core.system.choices import STEPS
-from formulon.core.system.model import System
+from formulon.core.system.documents.choices import STEPS
+from formulon.core.system.system import System
 from formulon.core.type.emphasis import encoded
 from formulon.core.type.fit import cased, fit
 

@@ -6,14 +6,14 @@ from dataclasses import dataclass
 
 from PIL import Image
 
-from formulon.core.checks.facts import OnPicture, TextsOnPicture
-from formulon.core.color.overlay import SHARE, Overlay, Pixels
+from formulon.core.checks.page_facts import OnPicture, TextsOnPicture
+from formulon.core.color.overlay import SHARE, Laid, Pixels
 from formulon.core.site.backdrop import judged, least_opacity, scene_around
 
 SPOT = (168, 84)  # px of a picture of the worst spot
 
 
-def judge(fact: TextsOnPicture, text: OnPicture, width: int) -> Overlay:
+def judge(fact: TextsOnPicture, text: OnPicture, width: int) -> Laid:
     """What a text has on its picture at a width."""
     one = text.demands[width]
     return judged(one, fact.opacity, fact.shape)

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 from typing import Any
 
-from formulon.core.checks.facts import (
+from formulon.core.checks.page_facts import (
     Destination,
     Fact,
     OnPicture,
@@ -25,15 +25,15 @@ from formulon.core.site.cards import on_card
 from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px
 from formulon.core.site.header import name_room, name_scale, rows
 from formulon.core.site.kind import Slot, card_ground
-from formulon.core.site.model import FRAME, Page, Section, Site
 from formulon.core.site.render import WIDTHS, names_beside
 from formulon.core.site.setting import HEADINGS, set_in, step_of, tag_of
+from formulon.core.site.site import FRAME, Page, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
 from formulon.core.site.values import PLACEHOLDER, Picture
-from formulon.core.system.lockup import size_of
-from formulon.core.system.model import Scheme, System
+from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.policy import policy_of
+from formulon.core.system.system import Scheme, System
 from formulon.core.type import emphasis
 from formulon.core.type.fit import Fit, cased, fit
 from formulon.core.type.hyphens import hyphenated

@@ -4,7 +4,7 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
 
 from formulon.core.checks.rule import Rule, Severity, rules
-from formulon.core.system.choices import Choices
+from formulon.core.system.documents.choices import Choices
 
 
 @dataclass(frozen=True, slots=True)

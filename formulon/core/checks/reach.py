@@ -10,16 +10,16 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import cache
 
-from formulon.core.checks.facts import Fact, PictureFact, Place, TextRun
+from formulon.core.checks.page_facts import Fact, PictureFact, Place, TextRun
 from formulon.core.site import pictures
 from formulon.core.site.cards import card_count
 from formulon.core.site.catalogue import CATALOGUE, kind_file
 from formulon.core.site.kind import card_ground
-from formulon.core.site.model import Section, Site
-from formulon.core.site.motif import places
+from formulon.core.site.motif_drawn import places
 from formulon.core.site.sheets import layouts_css, shared_css, sheet_of
-from formulon.core.system.choices import Choices
-from formulon.core.system.model import System
+from formulon.core.site.site import Section, Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.system import System
 from formulon.core.type.ink import ink_area
 
 BUTTON_PARTS = ("fill", "label", "border")

@@ -11,11 +11,11 @@ from importlib import import_module
 from pkgutil import walk_packages
 from typing import Any, Literal
 
-from formulon.core.checks.facts import Fact, Place
+from formulon.core.checks.page_facts import Fact, Place
 from formulon.core.checks.views import SiteView, View
 from formulon.core.site.changes import Change
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 # Decimal places of figures for people, by their unit; others have two.
 DECIMALS = {"characters": 0, "lines": 0, "px": 1, "%": 0}
@@ -50,7 +50,7 @@ class Verdict:
 
 
 @dataclass(frozen=True, slots=True)
-class Proposal:
+class Remedy:
     """A way to mend a finding: what the button says, and the changes."""
 
     label: str
@@ -60,7 +60,7 @@ class Proposal:
 Look = Callable[[Any, Mapping[str, float]], Iterable[Verdict]]
 Measure = Callable[[Any], float]
 Bound = Literal["least", "most"]
-Mend = Callable[[Site, System, Any, Verdict, Mapping[str, float]], Iterator[Proposal]]
+Mend = Callable[[Site, System, Any, Verdict, Mapping[str, float]], Iterator[Remedy]]
 
 
 @dataclass(frozen=True, slots=True)
@@ -128,7 +128,7 @@ class Rule:
 _RULES: dict[str, Rule] = {}
 
 
-def no_mend(*_: object) -> Iterator[Proposal]:
+def no_mend(*_: object) -> Iterator[Remedy]:
     """For a rule that has no fix to offer."""
     return iter(())
 

@@ -11,18 +11,18 @@ from collections.abc import Callable, Iterable, Iterator, Mapping, MutableMappin
 from dataclasses import asdict, dataclass, field, replace
 from typing import Any
 
-from formulon.core.checks.facts import Fact, Place, SectionHead, TextRun
+from formulon.core.checks.page_facts import Fact, Place, SectionHead, TextRun
 from formulon.core.checks.predict import predict, predict_section
 from formulon.core.checks.profiles import ALL, Profile, profile_of
-from formulon.core.checks.rule import Outcome, Proposal, Rule, Severity, Verdict
+from formulon.core.checks.rule import Outcome, Remedy, Rule, Severity, Verdict
 from formulon.core.checks.views import KEPT, PageView, SectionView, SiteView, View, pages_of, site_of
 from formulon.core.errors import FormulonError
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.documents import page_document
-from formulon.core.site.model import Page, Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Page, Site
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 
 MOST_FIXES = 4
 _STATES_KEPT = 12  # of a site after a proposal; many findings share one
@@ -201,7 +201,7 @@ class Preflight:
         if self.gone():
             raise Abandoned("The work was ended, since nobody waits for it.")
 
-    def _after(self, key: str, proposal: Proposal, page: Page, section: str, one: Rule) -> tuple[bool, list[Fact]] | None:
+    def _after(self, key: str, proposal: Remedy, page: Page, section: str, one: Rule) -> tuple[bool, list[Fact]] | None:
         """Whether the rule finds less on the page after a proposal, and the facts of the section it is about; None where the
         proposal does not fit. A change of one section is checked on that section alone."""
         if key not in self.tried:

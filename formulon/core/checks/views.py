@@ -6,7 +6,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 
-from formulon.core.checks.facts import Destination, Fact, PageHead, Place, SectionHead, TextRun
+from formulon.core.checks.page_facts import Destination, Fact, PageHead, Place, SectionHead, TextRun
 
 # What is kept of a page for the rules that look at the whole site.
 KEPT = (PageHead, SectionHead, Destination)

@@ -71,7 +71,7 @@ COUNT = 5
 
 
 @dataclass(frozen=True, slots=True)
-class Proposal:
+class MoodColors:
     """Colours proposed for words; `known` are the words that it rests on, `unknown` those that say nothing to it."""
 
     colors: list[RGB]
@@ -79,7 +79,7 @@ class Proposal:
     unknown: list[str]
 
 
-def propose(text: str, seed: int = 0) -> Proposal:
+def propose(text: str, seed: int = 0) -> MoodColors:
     """Five colours for words such as “stormy” or “cool and calm”, the same for the same words and seed: from the darkest
     of the moods to the lightest, hues spread over theirs. No colours where no word is known."""
     words = [
@@ -88,7 +88,7 @@ def propose(text: str, seed: int = 0) -> Proposal:
     known = [word for word in dict.fromkeys(words) if word in MOODS]
     unknown = [word for word in dict.fromkeys(words) if word not in MOODS]
     if not known:
-        return Proposal([], [], unknown)
+        return MoodColors([], [], unknown)
     moods = [MOODS[word] for word in known]
     lightness, chroma = _middle([m.lightness for m in moods]), _middle([m.chroma for m in moods])
     hues = [m.hue for m in moods if m.hue]
@@ -101,7 +101,7 @@ def propose(text: str, seed: int = 0) -> Proposal:
         at = lightness[0] + (lightness[1] - lightness[0]) * min(1, max(0, share + dice.uniform(-0.08, 0.08)))
         spread = dice.uniform(*hue) % 360
         colors.append(rgb_of(at, dice.uniform(*chroma), spread))
-    return Proposal(colors, known, unknown)
+    return MoodColors(colors, known, unknown)
 
 
 def _middle(ranges: list[Range]) -> Range:

@@ -25,7 +25,7 @@ Pixels = NDArray[np.uint8]
 
 
 @dataclass(frozen=True, slots=True)
-class Overlay:
+class Laid:
     """What an overlay makes of pixels: `share` of them lie below the ratio, `worst` is the least ratio, at index `spot` of
     the pixels that were given; all but SHARE of them have at least `deciding`."""
 
@@ -45,14 +45,14 @@ def least(
     profile: Floats | None = None,
     allowed: float = SHARE,
     start: float = 0.0,
-) -> Overlay | None:
+) -> Laid | None:
     """The least opacity, from `start` on, of an overlay at which an ink passes on pixels of shape (n, 3); None where none
     does.
 
     `profile`, shape (n,) in 0–1, is the gradient's strength at each pixel, which the opacity is multiplied with.
     """
     if not len(pixels):
-        return Overlay(overlay, start, 0.0, 21.0, -1)
+        return Laid(overlay, start, 0.0, 21.0, -1)
     pixels = np.asfortranarray(pixels)  # each channel in one piece, which the tables are read by
     budget = int(allowed * len(pixels))
     # The worst pixels of the last look at all: while too many of them fail, no other need be looked at.
@@ -71,15 +71,15 @@ def least(
     return None
 
 
-def measured(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, required: float, profile: Floats | None = None) -> Overlay:
+def measured(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, required: float, profile: Floats | None = None) -> Laid:
     """What an overlay of an opacity makes of the pixels, whether it passes or not."""
     if not len(pixels):
-        return Overlay(overlay, opacity, 0.0, 21.0, -1)
+        return Laid(overlay, opacity, 0.0, 21.0, -1)
     ratios = _ratios(pixels, ink, overlay, opacity, profile)
     spot = int(np.argmin(ratios))
     allowed = int(SHARE * len(ratios))
     deciding = float(np.partition(ratios, allowed)[allowed])
-    return Overlay(overlay, opacity, float(np.mean(ratios < required)), float(ratios[spot]), spot, deciding)
+    return Laid(overlay, opacity, float(np.mean(ratios < required)), float(ratios[spot]), spot, deciding)
 
 
 def _ratios(pixels: Pixels, ink: RGB, overlay: RGB, opacity: float, profile: Floats | None) -> Floats:

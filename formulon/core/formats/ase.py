@@ -5,7 +5,7 @@ import struct
 from collections.abc import Iterable, Mapping
 
 from formulon.core.color.srgb import RGB
-from formulon.core.system.identity import BrandColor, Identity
+from formulon.core.system.documents.identity import BrandColor, Identity
 
 _GROUP_START, _GROUP_END, _COLOR = 0xC001, 0xC002, 0x0001
 _GLOBAL, _SPOT, _NORMAL = 0, 1, 2

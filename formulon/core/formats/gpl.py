@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 
 from formulon.core.color.srgb import RGB
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 
 
 def write(identity: Identity) -> bytes:

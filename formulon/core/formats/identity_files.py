@@ -4,11 +4,11 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from formulon.core.formats import ase, gpl, properties, tokens
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 
 
 @dataclass(frozen=True, slots=True)
-class Form:
+class IdentityForm:
     """A form to take an identity out in."""
 
     id: str
@@ -23,13 +23,13 @@ def own_json(identity: Identity) -> bytes:
     return (identity.model_dump_json(indent=2) + "\n").encode()
 
 
-FORMS: dict[str, Form] = {
+FORMS: dict[str, IdentityForm] = {
     form.id: form
     for form in (
-        Form("json", "Identity as JSON, whole", "json", "application/json", own_json),
-        Form("tokens", "Design tokens", "tokens.json", "application/design-tokens+json", tokens.write),
-        Form("css", "CSS custom properties", "css", "text/css", properties.write),
-        Form("gpl", "Palette, .gpl", "gpl", "text/plain", gpl.write),
-        Form("ase", "Swatches, .ase", "ase", "application/octet-stream", ase.write),
+        IdentityForm("json", "Identity as JSON, whole", "json", "application/json", own_json),
+        IdentityForm("tokens", "Design tokens", "tokens.json", "application/design-tokens+json", tokens.write),
+        IdentityForm("css", "CSS custom properties", "css", "text/css", properties.write),
+        IdentityForm("gpl", "Palette, .gpl", "gpl", "text/plain", gpl.write),
+        IdentityForm("ase", "Swatches, .ase", "ase", "application/octet-stream", ase.write),
     )
 }

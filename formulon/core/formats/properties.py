@@ -1,7 +1,7 @@
 """An identity's colours, typefaces and measures as CSS custom properties."""
 
 from formulon.core.formats.scss import comment
-from formulon.core.system.identity import Identity, slug
+from formulon.core.system.documents.identity import Identity, slug
 from formulon.core.type.library import family
 
 

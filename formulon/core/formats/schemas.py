@@ -7,10 +7,10 @@ from pydantic import BaseModel, TypeAdapter
 from formulon.core.checks.runner import Finding
 from formulon.core.identity.brief import Missing
 from formulon.core.identity.evidence import Fact
-from formulon.core.site.model import Site
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
-from formulon.core.system.model import Conflict, Pair, Scheme, Token
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
+from formulon.core.system.system import Conflict, Pair, Scheme, Token
 
 
 class _FoundFact(Fact):

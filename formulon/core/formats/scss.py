@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping
 
-from formulon.core.system.model import System, Token
+from formulon.core.system.system import System, Token
 
 
 def write(system: System, name: str) -> bytes:

@@ -7,11 +7,11 @@ from dataclasses import dataclass
 from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.formats import ase, gpl, scss, system_tokens
 from formulon.core.system.css import properties_css
-from formulon.core.system.model import System
+from formulon.core.system.system import System
 
 
 @dataclass(frozen=True, slots=True)
-class Form:
+class SystemForm:
     """A form to take a system out in; `write` takes the system and the brand's name."""
 
     id: str
@@ -57,21 +57,21 @@ def _colors(system: System) -> Iterator[tuple[str, str, str]]:
                 yield f"{scheme}{title}", f"{scheme}{token.path}", token.css
 
 
-def add(form: Form) -> None:
+def add(form: SystemForm) -> None:
     """Takes in another form. Raises ValueError for an id that is taken."""
     if form.id in FORMS:
         raise ValueError(f"There is a form {form.id} already.")
     FORMS[form.id] = form
 
 
-FORMS: dict[str, Form] = {
+FORMS: dict[str, SystemForm] = {
     form.id: form
     for form in (
-        Form("tokens", "Design tokens", "tokens.json", "application/design-tokens+json", system_tokens.write),
-        Form("css", "CSS custom properties", "css", "text/css", css),
-        Form("scss", "SCSS variables", "scss", "text/x-scss", scss.write),
-        Form("gpl", "Palette, .gpl", "gpl", "text/plain", palette),
-        Form("ase", "Swatches, .ase", "ase", "application/octet-stream", swatches),
-        Form("json", "System as JSON, whole", "json", "application/json", own_json),
+        SystemForm("tokens", "Design tokens", "tokens.json", "application/design-tokens+json", system_tokens.write),
+        SystemForm("css", "CSS custom properties", "css", "text/css", css),
+        SystemForm("scss", "SCSS variables", "scss", "text/x-scss", scss.write),
+        SystemForm("gpl", "Palette, .gpl", "gpl", "text/plain", palette),
+        SystemForm("ase", "Swatches, .ase", "ase", "application/octet-stream", swatches),
+        SystemForm("json", "System as JSON, whole", "json", "application/json", own_json),
     )
 }

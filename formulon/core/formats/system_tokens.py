@@ -12,7 +12,7 @@ from typing import Any
 
 from formulon.core.formats.tokens import color_value
 from formulon.core.system.fluid import LARGE, SMALL
-from formulon.core.system.model import System, Token
+from formulon.core.system.system import System, Token
 
 EXTENSION = "org.formulon"
 

@@ -7,7 +7,7 @@ from typing import Any
 from coloraide import Color
 
 from formulon.core.color.parse import parse_color
-from formulon.core.system.identity import BrandColor, Identity, slug
+from formulon.core.system.documents.identity import BrandColor, Identity, slug
 from formulon.core.type.library import family
 
 EXTENSION = "org.formulon.identity"

@@ -5,8 +5,8 @@ from dataclasses import dataclass
 
 from formulon.core.color.oklab_scalar import oklch
 from formulon.core.color.srgb import from_hex
-from formulon.core.system.identity import BrandFace, Character, Identity
-from formulon.core.system.organisations import ORGANISATIONS
+from formulon.core.system.documents.identity import BrandFace, Character, Identity
+from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.type.library import families
 
 AXES: tuple[tuple[str, str, str], ...] = (

@@ -9,7 +9,7 @@ from formulon.core.color.oklab_scalar import oklch
 from formulon.core.color.srgb import from_hex
 from formulon.core.identity.evidence import Evidence, Fact, Variant, certainty, evidence_of
 from formulon.core.identity.sightings import ColorSeen, Reading
-from formulon.core.system.decisions import Decisions
+from formulon.core.system.documents.decisions import Decisions
 
 # Colours of different sources nearer than this are meant to be one (ΔE2000; common practice: below 2 hardly anyone sees a
 # difference side by side, and old websites drift a little more).

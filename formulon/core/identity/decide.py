@@ -8,8 +8,8 @@ from pydantic import ValidationError
 
 from formulon.core.errors import IdentityError
 from formulon.core.identity.evidence import Fact
-from formulon.core.system.decisions import Decision, Decisions
-from formulon.core.system.identity import (
+from formulon.core.system.documents.decisions import Decision, Decisions
+from formulon.core.system.documents.identity import (
     BrandColor,
     BrandFace,
     BrandMeasure,

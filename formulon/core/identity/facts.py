@@ -21,7 +21,7 @@ from formulon.core.identity.sightings import (
     TypefaceSeen,
     WordSeen,
 )
-from formulon.core.system.decisions import Decisions
+from formulon.core.system.documents.decisions import Decisions
 from formulon.core.type.library import families
 
 _FIELDS = {

@@ -4,7 +4,8 @@ import re
 from collections.abc import Callable
 
 from formulon.core.errors import FormulonError, ReadError
-from formulon.core.identity.readers import archive, font, page, palette, pdf, raster, styles, svg, text, tokens
+from formulon.core.identity.readers import archive, font, page, pdf, raster, styles, svg, text, tokens
+from formulon.core.identity.readers import swatches as palette
 from formulon.core.identity.sightings import Reading
 
 MOST_BYTES = 60_000_000

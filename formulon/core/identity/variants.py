@@ -16,8 +16,8 @@ from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.errors import ColorError, MarkError
 from formulon.core.identity.svg import ReadMark, parse, rebuild
-from formulon.core.system.identity import Mark
-from formulon.core.system.mark_shapes import shape_of
+from formulon.core.system.documents.identity import Mark
+from formulon.core.system.facets.mark_shapes import shape_of
 from formulon.core.type.library import family
 from formulon.core.type.outlines import outline
 

@@ -15,12 +15,12 @@ from numpy.typing import NDArray
 from PIL import Image
 
 from formulon.core.color import overlay
-from formulon.core.color.overlay import Overlay
+from formulon.core.color.overlay import Laid
 from formulon.core.color.srgb import RGB
 from formulon.core.color.treatment import Treatment, treated
 from formulon.core.site import pictures
 from formulon.core.site.behind import Pixels, TextBlock, behind, cropped, glyphs, profile
-from formulon.core.site.model import Site
+from formulon.core.site.site import Site
 from formulon.core.site.standing import Stand
 from formulon.core.site.values import Picture
 
@@ -97,7 +97,7 @@ def _taken(picture: Backdrop, width: int, height: int, focus: tuple[float, float
 
 
 @lru_cache(maxsize=4096)
-def judged(demand: "Demand", opacity: float, shape: str) -> Overlay:
+def judged(demand: "Demand", opacity: float, shape: str) -> Laid:
     """What an ink has over the picture under an overlay in the colour of its ground, whether it passes or not."""
     what = demand.what
     strength = profile(shape, what.places, what.width, what.height)

@@ -1,7 +1,7 @@
 """Which slots of a section stand on a card of another ground: by its layout, and by the style of cards on the whole site."""
 
-from formulon.core.site.model import Section
-from formulon.core.system.choices import Choices
+from formulon.core.site.site import Section
+from formulon.core.system.documents.choices import Choices
 
 
 def on_card(section: Section, choices: Choices) -> tuple[str, ...]:

@@ -11,8 +11,8 @@ from pydantic import ValidationError
 
 from formulon.core.errors import ChangeError
 from formulon.core.site.documents import kind_of, models, page_of, site_from
-from formulon.core.site.model import Site
-from formulon.core.system.identity import Model
+from formulon.core.site.site import Site
+from formulon.core.system.documents.identity import Model
 
 
 class Change(Model):

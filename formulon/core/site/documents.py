@@ -9,10 +9,10 @@ from dataclasses import dataclass
 from typing import Any, cast
 
 from formulon.core.errors import ChangeError
-from formulon.core.site.model import Asset, Frame, Page, Site
-from formulon.core.system.choices import Choices
-from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity, Model
+from formulon.core.site.site import Asset, Frame, Page, Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.decisions import Decisions
+from formulon.core.system.documents.identity import Identity, Model
 
 Body = dict[str, Any]
 Bodies = Mapping[str, Body]

@@ -4,9 +4,9 @@ from collections.abc import Iterator
 from functools import lru_cache
 from typing import Any
 
-from formulon.core.site.model import Site
-from formulon.core.system.identity import Identity, OwnFont
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.documents.identity import Identity, OwnFont
+from formulon.core.system.system import System
 from formulon.core.type.delivery import cut, stand_in, wanted
 from formulon.core.type.emphasis import styles
 from formulon.core.type.library import Face, Family, family

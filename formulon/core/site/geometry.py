@@ -11,8 +11,8 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from formulon.core.site.layout import COLUMNS, GRID_FROM, WIDE_FROM, Class, Items, Layout, Place, Region, class_of
-from formulon.core.site.model import Section
-from formulon.core.system.model import System
+from formulon.core.site.site import Section
+from formulon.core.system.system import System
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import line_count, text_width
 

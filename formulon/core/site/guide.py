@@ -8,19 +8,20 @@ from markupsafe import Markup
 
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.srgb import from_hex
-from formulon.core.site import fonts, motif
+from formulon.core.site import fonts
+from formulon.core.site import motif_drawn as motif
 from formulon.core.site.matrix import grounds_in_use, matrix_css, matrix_names, shared
-from formulon.core.site.model import Site
 from formulon.core.site.printing import page_feet
 from formulon.core.site.render import Preview, address_of, environment, favicon
 from formulon.core.site.sheets import shared_css, used_in
-from formulon.core.system.choices import STEPS
+from formulon.core.site.site import Site
 from formulon.core.system.css import drawn_css, tokens_css
-from formulon.core.system.identity import BrandColor, Mark
-from formulon.core.system.lockup import clear_space, least_height
-from formulon.core.system.logo import GOOD, visibility
-from formulon.core.system.model import Scheme, Step, System
-from formulon.core.system.shape import space
+from formulon.core.system.documents.choices import STEPS
+from formulon.core.system.documents.identity import BrandColor, Mark
+from formulon.core.system.facets.lockup import clear_space, least_height
+from formulon.core.system.facets.shape import space
+from formulon.core.system.solving.marks import GOOD, visibility
+from formulon.core.system.system import Scheme, Step, System
 from formulon.core.type.library import family
 
 FILE = "style-guide.html"

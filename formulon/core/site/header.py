@@ -4,10 +4,10 @@ and below which the pages are behind a menu that opens without a script. Worked 
 
 from formulon.core.site.geometry import GRID_FROM, action_size, content_width, px
 from formulon.core.site.kinds.header.kind import MARK, SIDES, SPACE
-from formulon.core.site.model import Site
 from formulon.core.site.phrases import phrases
-from formulon.core.system.lockup import size_of
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.facets.lockup import size_of
+from formulon.core.system.system import System
 from formulon.core.type.fit import cased, fit
 from formulon.core.type.hyphens import hyphenated
 from formulon.core.type.lines import text_width

@@ -5,8 +5,8 @@ A picture covers its box, so it is drawn wider than that where it is flatter in 
 
 from formulon.core.site.geometry import box_of, px
 from formulon.core.site.layout import GRID_FROM, WIDE_FROM, Class, Region, class_of
-from formulon.core.site.model import Section
-from formulon.core.system.model import System
+from formulon.core.site.site import Section
+from formulon.core.system.system import System
 
 _MOST = 1.5  # as much wider than its box a picture is taken to be drawn
 

@@ -2,8 +2,8 @@
 
 import re
 
-from formulon.core.site.model import Asset
-from formulon.core.system.identity import ClientText, Identity, slug
+from formulon.core.site.site import Asset
+from formulon.core.system.documents.identity import ClientText, Identity, slug
 
 _EMPTY = {"the", "a", "an", "of", "and", "our", "us", "we", "to", "in", "at", "for", "your", "it", "is", "what", "how", "with"}
 

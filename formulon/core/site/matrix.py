@@ -8,14 +8,14 @@ from markupsafe import Markup
 from formulon.core.site import fonts
 from formulon.core.site.icons import icon
 from formulon.core.site.kind import card_ground
-from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, environment
 from formulon.core.site.sheets import shared_css, site_css, used_in
-from formulon.core.system.buttons import VARIANTS
-from formulon.core.system.choices import GROUNDS
+from formulon.core.site.site import Site
 from formulon.core.system.css import drawn_css
-from formulon.core.system.identity import Identity
-from formulon.core.system.model import System
+from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.documents.identity import Identity
+from formulon.core.system.solving.buttons import VARIANTS
+from formulon.core.system.system import System
 
 STATES = ("rest", "hover", "pressed", "focus", "disabled", "busy")
 

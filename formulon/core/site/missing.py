@@ -1,7 +1,7 @@
 """The page for addresses at which nothing is: the brand's own, with a way back."""
 
-from formulon.core.site.model import Page, Section, Site
 from formulon.core.site.phrases import phrases
+from formulon.core.site.site import Page, Section, Site
 
 ID = "404"
 

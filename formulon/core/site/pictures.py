@@ -16,7 +16,7 @@ from PIL import Image
 
 from formulon.core.color.difference import difference
 from formulon.core.color.srgb import RGB, from_hex
-from formulon.core.system.model import Scheme, System
+from formulon.core.system.system import Scheme, System
 
 WIDTH, HEIGHT = 160, 120
 SWEEP = (4, 2, 3)  # the arcs beside a call to action

@@ -13,15 +13,15 @@ from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.geometry import box_of, box_width
 from formulon.core.site.mail import mail_to
 from formulon.core.site.material import NEAR, Material, chosen_pictures, nearness, page_id, words_of
-from formulon.core.site.model import Asset, Frame, Page, Section, Site
 from formulon.core.site.phrases import phrases, usual_page
 from formulon.core.site.pictures import KINDS
 from formulon.core.site.setting import set_in, step_of
+from formulon.core.site.site import Asset, Frame, Page, Section, Site
 from formulon.core.site.telephone import dialled
 from formulon.core.site.values import PLACEHOLDER, placeholder
 from formulon.core.site.writer import BriefWriter, Writer, first_clause, shorten
-from formulon.core.system.choices import Choices, GroundName
-from formulon.core.system.identity import ClientText, Identity, free_id
+from formulon.core.system.documents.choices import Choices, GroundName
+from formulon.core.system.documents.identity import ClientText, Identity, free_id
 from formulon.core.system.resolve import resolve
 from formulon.core.type.emphasis import encoded
 from formulon.core.type.fit import cased, fit

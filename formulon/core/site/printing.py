@@ -2,7 +2,7 @@
 
 import re
 
-from formulon.core.site.model import Site
+from formulon.core.site.site import Site
 
 
 def css_string(text: str) -> str:

@@ -11,7 +11,7 @@ from markupsafe import Markup
 from formulon.core.site.catalogue import kind_file
 from formulon.core.site.kind import Slot
 from formulon.core.site.layout import Items, Region
-from formulon.core.site.model import Section
+from formulon.core.site.site import Section
 
 if TYPE_CHECKING:
     from formulon.core.site.render import View

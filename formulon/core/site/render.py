@@ -9,7 +9,8 @@ from typing import Any
 import jinja2
 from markupsafe import Markup
 
-from formulon.core.site import fonts, missing, motif, pictures, touch_icons
+from formulon.core.site import fonts, missing, pictures, touch_icons
+from formulon.core.site import motif_drawn as motif
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import on_card
 from formulon.core.site.catalogue import CATALOGUE
@@ -18,20 +19,20 @@ from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot, card_ground
 from formulon.core.site.mail import mail_to
 from formulon.core.site.markup import breakable, emphasised, with_gaps
-from formulon.core.site.model import Asset, Page, Section, Site
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import section_html
 from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.sheets import fitted_css, minified, placed_css, placed_of, preview_tokens, style_css, used_in
+from formulon.core.site.site import Asset, Page, Section, Site
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
 from formulon.core.site.values import Picture
 from formulon.core.system.css import tokens_css
-from formulon.core.system.identity import Mark
-from formulon.core.system.lockup import size_of
-from formulon.core.system.model import Scheme, System
-from formulon.core.system.motif import symbol
+from formulon.core.system.documents.identity import Mark
+from formulon.core.system.facets.lockup import size_of
+from formulon.core.system.facets.motif import symbol
+from formulon.core.system.system import Scheme, System
 from formulon.core.type.hyphens import hyphenated
 
 _FOLDER = Path(__file__).parent

@@ -5,9 +5,9 @@ of a headline would not fit its box. Pages are drawn by this, and what is predic
 from functools import lru_cache
 
 from formulon.core.site.geometry import box_of, box_width, general
-from formulon.core.site.model import Section
+from formulon.core.site.site import Section
 from formulon.core.site.values import PLACEHOLDER
-from formulon.core.system.model import Step, System
+from formulon.core.system.system import Step, System
 from formulon.core.type.emphasis import encoded
 from formulon.core.type.fit import cased
 from formulon.core.type.hyphens import hyphenated

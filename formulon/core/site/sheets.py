@@ -7,17 +7,18 @@ from pathlib import Path
 
 import rcssmin
 
-from formulon.core.site import missing, motif
+from formulon.core.site import missing
+from formulon.core.site import motif_drawn as motif
 from formulon.core.site.catalogue import CATALOGUE, kind_css, kind_file
 from formulon.core.site.header import header_css
 from formulon.core.site.layout_css import GRID_CSS, layout_css
-from formulon.core.site.model import FRAME, Section, Site
 from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.site import FRAME, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.values import PLACEHOLDER, Picture
-from formulon.core.system.choices import STEPS
 from formulon.core.system.css import drawn_css
-from formulon.core.system.model import Scheme, System
+from formulon.core.system.documents.choices import STEPS
+from formulon.core.system.system import Scheme, System
 
 _FOLDER = Path(__file__).parent
 # The parts of the style sheet, in their order. A site carries those that it uses, a preview all of them.

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from formulon.core.site.kind import Slot
-from formulon.core.site.model import Section
+from formulon.core.site.site import Section
 
 
 def slot_values(section: Section) -> Mapping[str, tuple[Slot, Any]]:

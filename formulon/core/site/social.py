@@ -14,9 +14,9 @@ from numpy.typing import NDArray
 from PIL import Image, ImageDraw
 
 from formulon.core.color.srgb import from_hex
-from formulon.core.site.model import Page, Site
+from formulon.core.site.site import Page, Site
 from formulon.core.site.values import PLACEHOLDER
-from formulon.core.system.model import System
+from formulon.core.system.system import System
 from formulon.core.type.emphasis import plain
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import balanced

@@ -6,10 +6,10 @@ from dataclasses import dataclass, replace
 from formulon.core.site.behind import TextBlock
 from formulon.core.site.geometry import SHIFT, action_size, box_of, box_start, box_width, px
 from formulon.core.site.layout import Layout, Region, class_of
-from formulon.core.site.model import Section
 from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.site import Section
 from formulon.core.site.values import PLACEHOLDER
-from formulon.core.system.model import System
+from formulon.core.system.system import System
 from formulon.core.type.emphasis import decoded, encoded
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import balanced, broken

@@ -12,10 +12,10 @@ import resvg_py
 from PIL import Image
 
 from formulon.core.color.srgb import from_hex, to_hex
-from formulon.core.site.model import Site
-from formulon.core.system.identity import Mark
-from formulon.core.system.logo import visibility
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.documents.identity import Mark
+from formulon.core.system.solving.marks import visibility
+from formulon.core.system.system import System
 
 _SAFE = 0.8  # of the side; what a phone may cut off lies outside
 _FILLS = 0.56  # of the side that the symbol fills in a maskable icon: it fits the safe zone by its corners

@@ -5,7 +5,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import AfterValidator, Field, field_validator
 
-from formulon.core.system.identity import Model
+from formulon.core.system.documents.identity import Model
 
 _DESTINATION = re.compile(
     r"(page:[a-z0-9-]{1,60}|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,400}|"

@@ -9,7 +9,7 @@ from typing import Protocol
 
 from formulon.core.site.phrases import phrases
 from formulon.core.site.values import placeholder
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 
 
 class Writer(Protocol):

@@ -3,10 +3,10 @@
 import re
 from functools import cache
 
-from formulon.core.system import fields
-from formulon.core.system.buttons import PARTS, STATES, VARIANTS
-from formulon.core.system.choices import GROUNDS, INKS
-from formulon.core.system.model import Scheme, System, Token
+from formulon.core.system.documents.choices import GROUNDS, INKS
+from formulon.core.system.solving import fields
+from formulon.core.system.solving.buttons import PARTS, STATES, VARIANTS
+from formulon.core.system.system import Scheme, System, Token
 
 
 def properties_css(system: System) -> str:

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from formulon.core.system.choices import Choices
+from formulon.core.system.documents.choices import Choices
 
 
 @dataclass(frozen=True, slots=True)

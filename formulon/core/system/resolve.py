@@ -5,16 +5,16 @@ from functools import lru_cache
 
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB
-from formulon.core.system import lockup, motif, shape, typography
-from formulon.core.system import pins as pinning
-from formulon.core.system.choices import DARK, Choices, Scale
-from formulon.core.system.coloring import Coloring
-from formulon.core.system.identity import Identity, Mark, Typefaces
-from formulon.core.system.model import Conflict, Scheme, Step, System, Token
-from formulon.core.system.palette import Exact, Palette
+from formulon.core.system.documents import pins as pinning
+from formulon.core.system.documents.choices import DARK, Choices, Scale
+from formulon.core.system.documents.identity import Identity, Mark, Typefaces
+from formulon.core.system.facets import lockup, motif, shape, typography
 from formulon.core.system.policy import policy_of
-from formulon.core.system.rules import Rules
-from formulon.core.system.ways import lost_pin
+from formulon.core.system.solving.coloring import Coloring
+from formulon.core.system.solving.palette import Exact, Palette
+from formulon.core.system.solving.settings import ColorSettings
+from formulon.core.system.solving.ways import lost_pin
+from formulon.core.system.system import Conflict, Scheme, Step, System, Token
 
 ColorFacts = tuple[Exact, ...]
 MarkFacts = tuple[tuple[str, str, str, str], ...]
@@ -75,9 +75,9 @@ def _forbidden(identity: Identity) -> tuple[tuple[str, str], ...]:
     return tuple(found)
 
 
-def _rules(choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str], ...]) -> Rules:
+def _rules(choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str], ...]) -> ColorSettings:
     """What the choices say of the colours of one scheme, as a key that can be hashed."""
-    return Rules(
+    return ColorSettings(
         scheme,
         policy_of(choices),
         tuple(sorted(_of(scheme, choices.wires).items())),
@@ -99,7 +99,7 @@ def _of(scheme: Scheme, entries: dict[str, str]) -> dict[str, str]:
 
 
 @lru_cache(maxsize=48)
-def _colored(colors: ColorFacts, marks: MarkFacts, rules: Rules) -> Coloring:
+def _colored(colors: ColorFacts, marks: MarkFacts, rules: ColorSettings) -> Coloring:
     """The part of a system that follows from colours and marks. Kept, since a drag of the radius leaves it as it is."""
     made = [Mark.model_validate({"id": i, "name": "", "kind": k, "meant_for": m, "svg": svg}) for i, k, m, svg in marks]
     run = Coloring(colors, made, rules, _palette(colors, _ramp_pins(rules)))
@@ -120,7 +120,7 @@ def _palette(colors: ColorFacts, pins: tuple[tuple[str, RGB], ...]) -> Palette:
     return Palette(colors, dict(pins))
 
 
-def _ramp_pins(rules: Rules) -> tuple[tuple[str, RGB], ...]:
+def _ramp_pins(rules: ColorSettings) -> tuple[tuple[str, RGB], ...]:
     return tuple(
         (path.removeprefix("ramp/"), parse_color(value).rgb)
         for path, value in rules.pins

@@ -34,16 +34,16 @@ from formulon.core.site.documents import (
     planned,
     site_of,
 )
-from formulon.core.site.model import Asset
 from formulon.core.site.phrases import offered
 from formulon.core.site.render import WIDTHS
 from formulon.core.site.sheets import preview_tokens
+from formulon.core.site.site import Asset
 from formulon.core.site.sketch import sketch
-from formulon.core.system.choices import GROUNDS, Choices
-from formulon.core.system.identity import Mark
-from formulon.core.system.logo import choose
-from formulon.core.system.organisations import ORGANISATIONS
+from formulon.core.system.documents.choices import GROUNDS, Choices
+from formulon.core.system.documents.identity import Mark
+from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
+from formulon.core.system.solving.marks import choose
 from formulon.core.type.library import families
 from formulon.studio.api import library_shapes, shapes, source_shapes
 from formulon.studio.api.problems import problem

@@ -6,10 +6,10 @@ from rest_framework.request import Request
 
 from formulon.core.color.srgb import from_hex
 from formulon.core.identity.variants import Adjustment, MadeMark, adjusted, built, reversed_mark, single_ink, trimmed, turned
-from formulon.core.system.choices import GROUNDS
-from formulon.core.system.lockup import clear_space, least_height, shape
-from formulon.core.system.logo import visibility
+from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.facets.lockup import clear_space, least_height, shape
 from formulon.core.system.resolve import resolve
+from formulon.core.system.solving.marks import visibility
 from formulon.studio.api import logo_shapes as shapes
 from formulon.studio.api.access import brand_of
 from formulon.studio.api.base import View, answer

@@ -6,12 +6,12 @@ from typing import Any, Literal
 from pydantic import BaseModel, ConfigDict, Field
 
 from formulon.core.checks.runner import Finding, Fix
-from formulon.core.site.model import Frame, Page
-from formulon.core.system.choices import Choices
-from formulon.core.system.duplicates import NearDuplicates
-from formulon.core.system.identity import Identity
-from formulon.core.system.model import Conflict, Pair, Scheme, Step, Token
-from formulon.core.system.proportions import Proportions
+from formulon.core.site.site import Frame, Page
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
+from formulon.core.system.facets.near_duplicates import NearDuplicates
+from formulon.core.system.facets.proportions import Proportions
+from formulon.core.system.system import Conflict, Pair, Scheme, Step, Token
 
 
 class Shape(BaseModel):

@@ -64,7 +64,7 @@ class LeaveOpen(Shape):
     left: bool
 
 
-class Proposal(Shape):
+class Planned(Shape):
     """What planning anew would change."""
 
     differences: list[Difference]

@@ -11,7 +11,7 @@ from rest_framework.request import Request
 
 from formulon.core.checks.fitting import fitting
 from formulon.core.checks.predict import predict
-from formulon.core.system.pairing import proposals
+from formulon.core.system.facets.type_pairs import proposals
 from formulon.core.system.resolve import resolve
 from formulon.core.type import alike
 from formulon.core.type.languages import LANGUAGES, letters

@@ -12,12 +12,12 @@ from rest_framework.request import Request
 
 from formulon.core.checks.rule import rules
 from formulon.core.color.parse import parse_list
-from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.replan import differences
-from formulon.core.system.identity import Identity
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 from formulon.studio.api import answers, library_shapes, shapes, source_shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import FILE, View, answer, multipart
@@ -139,10 +139,10 @@ def material(data: bytes | None, kind: str) -> HttpResponse:
 
 
 class PlanView(View):
-    @extend_schema(responses=source_shapes.Proposal)
+    @extend_schema(responses=source_shapes.Planned)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
         mine, merged, _ = history.proposal(brand_of(request, brand_id))
-        return answer(source_shapes.Proposal(differences=differences(mine, merged)))
+        return answer(source_shapes.Planned(differences=differences(mine, merged)))
 
     @extend_schema(request=None, responses=shapes.Workbench)
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:

@@ -11,7 +11,7 @@ from formulon.core.identity.decide import Request, asset_id, decide
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.isolated import readers
 from formulon.core.site.documents import DECISIONS, IDENTITY, decisions_in, identity_in
-from formulon.core.system.identity import slug
+from formulon.core.system.documents.identity import slug
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Picture, SourceFile
 from formulon.studio.services import history, sources

@@ -7,7 +7,7 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import Reach, drawn_shares, ink_areas, reach
 from formulon.core.site.changes import patched
 from formulon.core.site.documents import CHOICES, site_of
-from formulon.core.system.choices import Choices
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
 from formulon.studio.models import Brand
 from formulon.studio.services import history, sites

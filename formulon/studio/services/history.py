@@ -23,9 +23,9 @@ from formulon.core.site.documents import (
 )
 from formulon.core.site.documents import documents as documents_of
 from formulon.core.site.documents import planned as planned_of
-from formulon.core.site.model import FRAME
 from formulon.core.site.planner import plan
 from formulon.core.site.replan import replanned
+from formulon.core.site.site import FRAME
 from formulon.core.type.alike import defaults
 from formulon.studio.errors import ChangedSince, NothingToUndo, NotYours, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry

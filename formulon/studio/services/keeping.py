@@ -11,8 +11,8 @@ from formulon.core.site.changes import explain
 from formulon.core.site.documents import IDENTITY, page_document, site_of
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render_page
-from formulon.core.system.identity import OwnFont
-from formulon.core.system.own_fonts import make_known
+from formulon.core.system.documents.identity import OwnFont
+from formulon.core.system.documents.own_fonts import make_known
 from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Unopenable
 from formulon.studio.models import Brand

@@ -2,8 +2,8 @@
 
 from typing import Any
 
-from formulon.core.checks.facts import TextsOnPicture
 from formulon.core.checks.on_picture import address, by_width, least, picture_of_worst
+from formulon.core.checks.page_facts import TextsOnPicture
 from formulon.core.checks.predict import predict
 from formulon.core.site.backdrop import whole
 from formulon.core.site.behind import SHAPES

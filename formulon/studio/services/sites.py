@@ -11,12 +11,12 @@ from django.http import Http404
 
 from formulon.core.site.documents import DECISIONS, FRAME_DOCUMENT, IDENTITY, page_document, planned, site_of
 from formulon.core.site.documents import documents as documents_of
-from formulon.core.site.model import Asset, Page, Rendition, Site
 from formulon.core.site.planner import plan
-from formulon.core.system.choices import Choices
-from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity, OwnFont, free_id, slug
-from formulon.core.system.own_fonts import make_known
+from formulon.core.site.site import Asset, Page, Rendition, Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.decisions import Decisions
+from formulon.core.system.documents.identity import Identity, OwnFont, free_id, slug
+from formulon.core.system.documents.own_fonts import make_known
 from formulon.studio.models import Brand, Document, Membership, Picture, StoredFile, Workspace
 
 Bodies = dict[str, dict[str, Any]]

@@ -17,7 +17,7 @@ from formulon.core.identity.facts import facts_of
 from formulon.core.identity.isolated import readers
 from formulon.core.identity.reading import MOST_BYTES, decode
 from formulon.core.identity.sightings import Reading
-from formulon.core.system.decisions import Decisions
+from formulon.core.system.documents.decisions import Decisions
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Intake, SourceFile, StoredFile, Workspace
 from formulon.studio.services.sweeping import refuse_over_quota

@@ -9,8 +9,8 @@ from django.db import transaction
 
 from formulon.core.identity.isolated import readers
 from formulon.core.site.documents import IDENTITY, identity_in
-from formulon.core.system.identity import FontFile, Identity, OwnFont
-from formulon.core.system.own_fonts import font_id
+from formulon.core.system.documents.identity import FontFile, Identity, OwnFont
+from formulon.core.system.documents.own_fonts import font_id
 from formulon.core.type.library import Measured
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, StoredFile

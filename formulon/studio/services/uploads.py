@@ -5,7 +5,7 @@ import re
 from django.contrib.auth.models import User
 
 from formulon.core.site.documents import IDENTITY
-from formulon.core.system.identity import free_id, slug
+from formulon.core.system.documents.identity import free_id, slug
 from formulon.studio.models import Brand
 from formulon.studio.services import history
 from formulon.studio.services.reading import read_mark

@@ -9,7 +9,7 @@ from typing import Any
 
 import numpy as np
 
-from formulon.core.checks.facts import Fact, TextRun
+from formulon.core.checks.page_facts import Fact, TextRun
 from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.runner import check
@@ -20,14 +20,14 @@ from formulon.core.site.cards import on_card
 from formulon.core.site.documents import of_site
 from formulon.core.site.header import name_scale, rows
 from formulon.core.site.kind import card_ground
-from formulon.core.site.model import Site
 from formulon.core.site.pictures import SWEEP, seen_on
 from formulon.core.site.sheets import preview_tokens
-from formulon.core.system.choices import GROUNDS
-from formulon.core.system.duplicates import near_duplicates
-from formulon.core.system.model import System
-from formulon.core.system.proportions import proportions
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.facets.near_duplicates import near_duplicates
+from formulon.core.system.facets.proportions import proportions
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 
 _KEPT = 6  # summaries of whole sites; the newest ones
 _summaries: "OrderedDict[str, dict[str, Any]]" = OrderedDict()

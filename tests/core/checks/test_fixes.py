@@ -5,9 +5,9 @@ from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import Finding, Report, check, check_site
 from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.changes import Change, apply
-from formulon.core.site.model import Site
 from formulon.core.site.planner import plan
-from formulon.core.system.identity import Identity
+from formulon.core.site.site import Site
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 
 

@@ -11,8 +11,8 @@ import numpy as np
 import pytest
 from PIL import Image
 
-from formulon.core.checks.facts import TextRun, TextsOnPicture
 from formulon.core.checks.on_picture import SPOT, by_width, least, measure, picture_of_worst
+from formulon.core.checks.page_facts import TextRun, TextsOnPicture
 from formulon.core.checks.predict import predict
 from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import check, check_site
@@ -20,11 +20,11 @@ from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.behind import SHAPES
 from formulon.core.site.changes import Change, apply
-from formulon.core.site.model import Asset, Rendition, Site
 from formulon.core.site.planner import plan
+from formulon.core.site.site import Asset, Rendition, Site
 from formulon.core.site.standing import stand
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 
 RULE = "contrast/text-on-picture"

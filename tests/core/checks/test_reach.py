@@ -10,19 +10,19 @@ import tinycss2
 from lxml import html as lxml_html
 
 from formulon.core.checks.effect import effect
-from formulon.core.checks.facts import Target
+from formulon.core.checks.page_facts import Target
 from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import reach
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply
-from formulon.core.site.model import Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.sheets import site_css
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 
 Counts = dict[str, Counter[tuple[str, str]]]
 # States that no rendered element is in: their rules are matched without the state.

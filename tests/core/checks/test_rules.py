@@ -5,16 +5,16 @@ from dataclasses import replace
 
 import pytest
 
-from formulon.core.checks.facts import Destination, PageHead, PictureFact, Place, Target, TextRun, Words
+from formulon.core.checks.page_facts import Destination, PageHead, PictureFact, Place, Target, TextRun, Words
 from formulon.core.checks.predict import predict
 from formulon.core.checks.rule import Ref, RegistrationError, Rule, Verdict, rule, rules
 from formulon.core.checks.rules.type.orphan import NO_BREAK, mend
 from formulon.core.checks.runner import check, check_site
 from formulon.core.site.changes import Change, apply
-from formulon.core.site.model import Site
 from formulon.core.site.planner import plan
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.policy import AAA, Policy
 from formulon.core.system.resolve import resolve
 from formulon.core.type.fit import Fit

@@ -5,14 +5,14 @@ from typing import Any
 
 import pytest
 
-from formulon.core.checks.facts import Destination, PageHead, Place, SectionHead
+from formulon.core.checks.page_facts import Destination, PageHead, Place, SectionHead
 from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import PROFILES, Profile, profile_of
 from formulon.core.checks.rule import Verdict, rules
 from formulon.core.checks.runner import Finding, Preflight, check, check_site
 from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.changes import Change, apply
-from formulon.core.site.model import Section, Site
+from formulon.core.site.site import Section, Site
 from formulon.core.system.resolve import resolve
 
 LINK = {"label": "Read on", "to": "page:about"}

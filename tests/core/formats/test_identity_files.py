@@ -11,7 +11,7 @@ from formulon.core.formats.documents import load_identity
 from formulon.core.formats.identity_files import FORMS
 from formulon.core.identity.reading import read_file
 from formulon.core.identity.sightings import ColorSeen, GradientSeen, MeasureSeen, TypefaceSeen
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 from tests.core.identity.helpers import seen
 
 FULL = Identity.model_validate(

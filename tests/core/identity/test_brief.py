@@ -2,8 +2,8 @@
 
 from formulon.core.identity.brief import described, missing, open_questions
 from formulon.core.site.changes import patched
-from formulon.core.system.identity import Character, Identity
-from formulon.core.system.organisations import ORGANISATIONS
+from formulon.core.system.documents.identity import Character, Identity
+from formulon.core.system.documents.organisations import ORGANISATIONS
 
 
 def test_an_empty_identity_lacks_everything_and_says_what_is_done_instead() -> None:

@@ -22,8 +22,8 @@ from formulon.core.identity.sightings import (
     TypefaceSeen,
     WordSeen,
 )
-from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.decisions import Decisions
+from formulon.core.system.documents.identity import Identity
 from formulon.core.type.alike import defaults, writes
 
 

@@ -11,8 +11,8 @@ from formulon.core.identity.evidence import Evidence, Fact, certainty
 from formulon.core.identity.facts import facts_of
 from formulon.core.identity.reading import read_file
 from formulon.core.identity.sightings import ColorSeen, MarkSeen, Reading, RuleSeen, TextSeen, TypefaceSeen, WordSeen
-from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.decisions import Decisions
+from formulon.core.system.documents.identity import Identity
 
 
 def stated(file: str, hexa: str, name: str = "", **more: object) -> Reading:

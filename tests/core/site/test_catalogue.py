@@ -13,7 +13,7 @@ from formulon.core.site.declaration import every_slot, faults
 from formulon.core.site.kind import Kind, Slot, card_ground
 from formulon.core.site.layout import CLASSES, COLUMNS, Items, Layout, Place, Region, Tracks, parts
 from formulon.core.site.sheets import site_css
-from formulon.core.system.choices import GROUNDS, STEPS
+from formulon.core.system.documents.choices import GROUNDS, STEPS
 
 LAYOUTS = [(kind, layout) for kind in CATALOGUE for layout in CATALOGUE[kind].layouts]
 MOVES = {"grid-column", "grid-row", "grid-area", "grid-template-columns", "grid-template-rows", "column-gap", "row-gap"}

@@ -9,10 +9,10 @@ from pydantic import ValidationError
 
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
-from formulon.core.site.model import Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render
-from formulon.core.system.identity import CONTROLS, Identity
+from formulon.core.site.site import Site
+from formulon.core.system.documents.identity import CONTROLS, Identity
 from formulon.core.system.resolve import resolve
 
 _WORDS = (

@@ -11,12 +11,12 @@ from PIL import Image
 
 from formulon.core.site.guide import guide_alone, guide_page
 from formulon.core.site.matrix import STATES, grounds_in_use, matrix_page
-from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, render
+from formulon.core.site.site import Site
 from formulon.core.site.social import social_path, social_picture
-from formulon.core.system.buttons import VARIANTS
-from formulon.core.system.choices import Choices
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
+from formulon.core.system.solving.buttons import VARIANTS
 
 PREVIEW = Preview("/static/fonts/")
 

@@ -29,10 +29,10 @@ from formulon.core.site.planner import plan
 from formulon.core.site.sheets import every_layout, layouts_css, minified, parts_of, site_css, style_css, used
 from formulon.core.site.signature import likeness, signature
 from formulon.core.site.sketch import HEIGHT, WIDTH, picture_share, sketch
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Identity
-from formulon.core.system.model import System
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 
 LAYOUTS = [(kind, layout) for kind in CATALOGUE for layout in CATALOGUE[kind].layouts]
 

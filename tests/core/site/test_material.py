@@ -7,11 +7,11 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from formulon.core.site.documents import documents
-from formulon.core.site.model import Asset, Rendition, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.replan import differences, replanned
-from formulon.core.system.identity import ClientPicture, ClientText, Identity
+from formulon.core.site.site import Asset, Rendition, Site
+from formulon.core.system.documents.identity import ClientPicture, ClientText, Identity
 from formulon.core.system.resolve import resolve
 
 

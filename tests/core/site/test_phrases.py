@@ -10,7 +10,7 @@ from formulon.core.site.phrases import offered, phrases, right_to_left, tables, 
 from formulon.core.site.planner import plan
 from formulon.core.site.render import render_page
 from formulon.core.site.telephone import dialled
-from formulon.core.system.identity import Identity, slug
+from formulon.core.system.documents.identity import Identity, slug
 from formulon.core.system.resolve import resolve
 from formulon.core.type.alike import defaults, for_language, writes
 from formulon.core.type.languages import LANGUAGES, letters

@@ -8,11 +8,11 @@ from typing import Any
 import pytest
 
 from formulon.core.checks.runner import check_site
-from formulon.core.site.model import Section, Site
 from formulon.core.site.phrases import phrases
 from formulon.core.site.planner import plan
+from formulon.core.site.site import Section, Site
 from formulon.core.site.values import PLACEHOLDER
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 
 OFFERS = [
     {"name": f"Basket {number}", "text": f"Woven in an afternoon, number {number} of the year."} for number in range(1, 13)

@@ -6,14 +6,14 @@ from html.parser import HTMLParser
 import pytest
 
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.model import Frame, Page, Section, Site
-from formulon.core.site.motif import motif_css
+from formulon.core.site.motif_drawn import motif_css
 from formulon.core.site.pictures import KINDS, draw
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.sheets import minified, shared_css, site_css, used_names
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import Contact, Identity
+from formulon.core.site.site import Frame, Page, Section, Site
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Contact, Identity
 from formulon.core.system.resolve import resolve
 
 

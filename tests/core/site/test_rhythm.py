@@ -3,9 +3,9 @@
 from formulon.core.checks.effect import effect
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.documents import documents
-from formulon.core.site.model import Site
 from formulon.core.site.render import render
-from formulon.core.system.choices import Choices, Rhythm
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import Choices, Rhythm
 from formulon.core.system.resolve import resolve
 
 RHYTHM = Rhythm(opening="brand", middle=["paper", "tint", "deep"], closing="accent")

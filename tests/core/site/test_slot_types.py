@@ -10,17 +10,17 @@ from hypothesis import strategies as st
 from lxml import html as lxml_html
 from markdown_it import MarkdownIt
 
-from formulon.core.checks.facts import Destination, TextRun, Words
+from formulon.core.checks.page_facts import Destination, TextRun, Words
 from formulon.core.checks.predict import predict_section
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.layout import Layout, Place, Region
-from formulon.core.site.model import Section, Site
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render, render_page
+from formulon.core.site.site import Section, Site
 from formulon.core.site.slot_types import TYPES, SlotTypeError, take_in
 from formulon.core.site.slot_types.rich_text import blocks, links, without_links
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 
 ROOT = Path(__file__).resolve().parent.parent.parent.parent

@@ -1,4 +1,4 @@
-"""The solver against exhaustive search under its stated preference (core/system/search.py), written apart from it in
+"""The solver against exhaustive search under its stated preference (core/system/solving/search.py), written apart from it in
 plain loops over every combination, on brands of up to three colours."""
 
 import math
@@ -13,11 +13,11 @@ from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import mixed, oklab, oklch, rgb_of
 from formulon.core.color.srgb import RGB, from_hex, to_hex
 from formulon.core.color.vision import DICHROMACIES, seen_color
-from formulon.core.system.buttons import stands_off
-from formulon.core.system.choices import GROUNDS, Choices
-from formulon.core.system.identity import BrandColor, Identity
-from formulon.core.system.model import System
+from formulon.core.system.documents.choices import GROUNDS, Choices
+from formulon.core.system.documents.identity import BrandColor, Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.system.solving.buttons import stands_off
+from formulon.core.system.system import System
 
 BLACK, WHITE = (0, 0, 0), (255, 255, 255)
 ALL, TONES = ("exact", "ramp", "neutral"), ("ramp", "neutral", "exact")

@@ -6,12 +6,12 @@ import pytest
 import tinycss2
 
 from formulon.core.site.sheets import used_names
-from formulon.core.system.choices import Choices, Corners, Scale, StepChoice
 from formulon.core.system.css import properties_css, tokens_css
+from formulon.core.system.documents.choices import Choices, Corners, Scale, StepChoice
+from formulon.core.system.documents.identity import Identity, Typefaces
+from formulon.core.system.facets.typography import steps
 from formulon.core.system.fluid import fluid
-from formulon.core.system.identity import Identity, Typefaces
 from formulon.core.system.resolve import resolve
-from formulon.core.system.typography import steps
 
 
 @pytest.mark.parametrize(("small", "large"), [(17, 18), (40, 96.5), (13, 12), (20, 20)])

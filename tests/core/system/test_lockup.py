@@ -3,11 +3,11 @@
 import numpy as np
 import pytest
 
-from formulon.core.system.choices import Choices, Logo
+from formulon.core.system.documents.choices import Choices, Logo
+from formulon.core.system.documents.identity import BrandColor, BrandRule, Identity, Mark
+from formulon.core.system.facets.lockup import clear_space, least_height
+from formulon.core.system.facets.mark_shapes import pieces, shape_of
 from formulon.core.system.fluid import fluid
-from formulon.core.system.identity import BrandColor, BrandRule, Identity, Mark
-from formulon.core.system.lockup import clear_space, least_height
-from formulon.core.system.mark_shapes import pieces, shape_of
 from formulon.core.system.resolve import resolve
 
 

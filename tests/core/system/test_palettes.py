@@ -12,13 +12,13 @@ from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import oklab, oklch
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import from_hex, to_hex
-from formulon.core.system import inks
-from formulon.core.system.buttons import VARIANTS
-from formulon.core.system.choices import GROUNDS, WIRED_INKS, Choices, Links, Thresholds
-from formulon.core.system.identity import BrandColor, Identity
-from formulon.core.system.model import System
+from formulon.core.system.documents.choices import GROUNDS, WIRED_INKS, Choices, Links, Thresholds
+from formulon.core.system.documents.identity import BrandColor, Identity
 from formulon.core.system.policy import policy_of
 from formulon.core.system.resolve import resolve
+from formulon.core.system.solving import inks
+from formulon.core.system.solving.buttons import VARIANTS
+from formulon.core.system.system import System
 
 COUNT = 1008
 

@@ -9,10 +9,10 @@ from hypothesis import strategies as st
 
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex, to_hex
-from formulon.core.system.choices import GROUNDS, Choices
-from formulon.core.system.identity import BrandColor, Identity
-from formulon.core.system.model import System
+from formulon.core.system.documents.choices import GROUNDS, Choices
+from formulon.core.system.documents.identity import BrandColor, Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 
 RGB = st.tuples(*[st.integers(0, 255)] * 3)
 BRANDS = st.lists(RGB, min_size=0, max_size=8)

@@ -8,12 +8,12 @@ from formulon.core.color.contrast import contrast_ratio, relative_luminance
 from formulon.core.color.difference import difference
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.color.vision import DICHROMACIES, seen_color
-from formulon.core.site.model import Site
 from formulon.core.site.render import Preview, render, render_page
-from formulon.core.system.choices import GROUNDS, SECTION_GROUNDS, Choices
-from formulon.core.system.identity import BrandColor, BrandRule, Identity
-from formulon.core.system.model import Conflict
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import GROUNDS, SECTION_GROUNDS, Choices
+from formulon.core.system.documents.identity import BrandColor, BrandRule, Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import Conflict
 
 
 def one_color(value: str) -> Identity:

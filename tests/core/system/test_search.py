@@ -7,11 +7,11 @@ import numpy as np
 import pytest
 
 from formulon.core.color.srgb import RGB
-from formulon.core.system.choices import Choices
-from formulon.core.system.identity import BrandColor, Identity
-from formulon.core.system.palette import Exact, Palette
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import BrandColor, Identity
 from formulon.core.system.resolve import resolve
-from formulon.core.system.search import ALL, EXACT, NEUTRAL, PURE, RAMP, TONES, rank_costs, together
+from formulon.core.system.solving.palette import Exact, Palette
+from formulon.core.system.solving.search import ALL, EXACT, NEUTRAL, PURE, RAMP, TONES, rank_costs, together
 
 INF = float("inf")
 

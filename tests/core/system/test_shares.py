@@ -5,11 +5,11 @@ from coloraide import Color
 
 from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import drawn_shares, ink_areas
-from formulon.core.site.model import Site
 from formulon.core.site.pictures import KINDS, shares
-from formulon.core.system.duplicates import TOLERANCE, near_duplicates
-from formulon.core.system.identity import BrandColor, BrandRule, Identity
-from formulon.core.system.proportions import GUIDE, proportions
+from formulon.core.site.site import Site
+from formulon.core.system.documents.identity import BrandColor, BrandRule, Identity
+from formulon.core.system.facets.near_duplicates import TOLERANCE, near_duplicates
+from formulon.core.system.facets.proportions import GUIDE, proportions
 from formulon.core.system.resolve import resolve
 
 

@@ -82,7 +82,7 @@ export type Sources = Schemas['Sources'];
 export type Fact = Schemas['Fact'];
 export type FactRequest = Schemas['Request'];
 export type Question = Schemas['Question'];
-export type Proposal = Schemas['Proposal'];
+export type Planned = Schemas['Planned'];
 export type Character = Schemas['Character'];
 
 export type Effect = Schemas['Effect'];

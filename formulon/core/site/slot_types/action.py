@@ -10,8 +10,8 @@ from formulon.core.site.values import Action, placeholder
 
 if TYPE_CHECKING:
     from formulon.core.site.kind import Slot
-    from formulon.core.site.model import Section
     from formulon.core.site.render import View
+    from formulon.core.site.site import Section
 
 
 class ActionType(SlotType):

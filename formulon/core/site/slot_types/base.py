@@ -6,12 +6,12 @@ from typing import TYPE_CHECKING, Any, Literal, Protocol
 
 from markupsafe import Markup
 
-from formulon.core.system.identity import CONTROLS
+from formulon.core.system.documents.identity import CONTROLS
 
 if TYPE_CHECKING:
     from formulon.core.site.kind import Slot
-    from formulon.core.site.model import Section
     from formulon.core.site.render import View
+    from formulon.core.site.site import Section
 
 
 class Work(Protocol):

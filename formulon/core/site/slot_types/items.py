@@ -9,8 +9,8 @@ from formulon.core.site.slot_types.base import SlotType, Work
 
 if TYPE_CHECKING:
     from formulon.core.site.kind import Slot
-    from formulon.core.site.model import Section
     from formulon.core.site.render import View
+    from formulon.core.site.site import Section
 
 
 class Items(SlotType):

@@ -16,8 +16,8 @@ from formulon.core.type.hyphens import hyphenated
 
 if TYPE_CHECKING:
     from formulon.core.site.kind import Slot
-    from formulon.core.site.model import Section
     from formulon.core.site.render import View
+    from formulon.core.site.site import Section
 
 INDENT_EM = 1.5  # of a list, in the style sheet as here
 _LINK = re.compile(r"(?<!\[)\[([^\[\]\n]+)\]\(([^)\s]+)\)")

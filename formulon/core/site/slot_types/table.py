@@ -9,12 +9,12 @@ from pydantic import Field, model_validator
 from formulon.core.site.markup import emphasised
 from formulon.core.site.slot_types.base import SlotType, Work
 from formulon.core.site.values import placeholder
-from formulon.core.system.identity import Model
+from formulon.core.system.documents.identity import Model
 
 if TYPE_CHECKING:
     from formulon.core.site.kind import Slot
-    from formulon.core.site.model import Section
     from formulon.core.site.render import View
+    from formulon.core.site.site import Section
 
 Cell = Annotated[str, Field(max_length=300)]
 _MOST_ROWS, _MOST_COLUMNS = 60, 8

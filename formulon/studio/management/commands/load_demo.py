@@ -17,8 +17,8 @@ from formulon.core.identity.evidence import Fact
 from formulon.core.identity.isolated import readers
 from formulon.core.identity.reading import decode
 from formulon.core.site.documents import DECISIONS, IDENTITY
-from formulon.core.system.decisions import Decisions
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.decisions import Decisions
+from formulon.core.system.documents.identity import Identity
 from formulon.studio.models import Brand, Membership, SourceFile, Workspace
 from formulon.studio.services import deciding, history, sites, sources
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
-import { client, unwrap, type Proposal } from '../../api/client';
+import { client, unwrap, type Planned } from '../../api/client';
 import type { Bench } from '../../shell/bench';
 
 export type PlanAgainProps = Pick<Bench, 'accept' | 'afterChanges' | 'report' | 'say'> & {
@@ -12,17 +12,17 @@ export type PlanAgainProps = Pick<Bench, 'accept' | 'afterChanges' | 'report' | 
 /** Pages follow the brief by themselves until somebody edits them; afterwards, planning again shows what it would change,
  * and leaves what was edited or locked. */
 export function PlanAgain({ brandId, edited, accept, afterChanges, report, say, disabled }: PlanAgainProps) {
-  const [proposal, setProposal] = useState<Proposal | null>(null);
+  const [proposal, setPlanned] = useState<Planned | null>(null);
   const path = { params: { path: { brand_id: brandId } } };
   const ask = async () => {
     try {
-      setProposal(await afterChanges(() => unwrap(client.GET('/api/brands/{brand_id}/plan', path))));
+      setPlanned(await afterChanges(() => unwrap(client.GET('/api/brands/{brand_id}/plan', path))));
     } catch (error) {
       report(error);
     }
   };
   const plan = async () => {
-    setProposal(null);
+    setPlanned(null);
     try {
       accept(await afterChanges(() => unwrap(client.POST('/api/brands/{brand_id}/plan', path))));
       say('The pages are planned anew from the brief.');
@@ -45,7 +45,7 @@ export function PlanAgain({ brandId, edited, accept, afterChanges, report, say, 
       )}
       <Modal
         show={proposal !== null}
-        onHide={() => setProposal(null)}
+        onHide={() => setPlanned(null)}
         aria-labelledby="plan-title"
         centered
         size="lg"
@@ -69,7 +69,7 @@ export function PlanAgain({ brandId, edited, accept, afterChanges, report, say, 
           </ul>
         </Modal.Body>
         <Modal.Footer>
-          <button type="button" className="quiet-action" onClick={() => setProposal(null)}>
+          <button type="button" className="quiet-action" onClick={() => setPlanned(null)}>
             Leave the pages
           </button>
           {differences.length > 0 && (

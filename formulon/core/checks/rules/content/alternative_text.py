@@ -2,15 +2,15 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import PictureFact
-from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.page_facts import PictureFact
+from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot
-from formulon.core.site.model import Site
 from formulon.core.site.pictures import describe
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 
-def mend(site: Site, system: System, picture: PictureFact, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, picture: PictureFact, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
     if picture.found:
         if picture.source.startswith("drawn:"):
             text = describe(picture.source)
@@ -18,9 +18,9 @@ def mend(site: Site, system: System, picture: PictureFact, verdict: Verdict, _: 
             asset = site.asset(picture.source[6:])
             text = asset.name if asset else ""
         if text:
-            yield Proposal(f"Describe it: “{text}”", change_slot(site, picture.place, "alt", text))
-        yield Proposal("It only decorates", change_slot(site, picture.place, "decorative", True))
-    yield Proposal("Take the picture out", change_slot(site, picture.place, None, None))
+            yield Remedy(f"Describe it: “{text}”", change_slot(site, picture.place, "alt", text))
+        yield Remedy("It only decorates", change_slot(site, picture.place, "decorative", True))
+    yield Remedy("Take the picture out", change_slot(site, picture.place, None, None))
 
 
 @rule(

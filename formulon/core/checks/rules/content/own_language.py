@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import PageHead
+from formulon.core.checks.page_facts import PageHead
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.site.phrases import SENTENCES, base, phrases
 from formulon.core.type.languages import LANGUAGES

@@ -3,25 +3,25 @@
 import re
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import Words
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.page_facts import Words
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot, find_section, remove_section
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.model import Site
 from formulon.core.site.phrases import phrases
+from formulon.core.site.site import Site
 from formulon.core.site.values import PLACEHOLDER
-from formulon.core.system.model import System
+from formulon.core.system.system import System
 
 _BRACKETS = re.compile(r"\[[^\[\]]+\]", re.DOTALL)
 
 
-def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
     if verdict.code == "in-brackets":
-        yield Proposal("Without the brackets", change_slot(site, words.place, None, words.text.strip()[1:-1].strip()))
+        yield Remedy("Without the brackets", change_slot(site, words.place, None, words.text.strip()[1:-1].strip()))
         return
     rest = PLACEHOLDER.sub("", words.text).strip()
     if rest:
-        yield Proposal("Leave that part out", change_slot(site, words.place, None, rest))
+        yield Remedy("Leave that part out", change_slot(site, words.place, None, rest))
     found = find_section(site, words.place)
     if found is None:
         return
@@ -29,16 +29,16 @@ def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[
     parts = words.place.slot.split("/")
     made = []
     if parts[-1] != "label":
-        made.append(Proposal("Leave the text out", change_slot(site, words.place, None, None)))
+        made.append(Remedy("Leave the text out", change_slot(site, words.place, None, None)))
     if parts[0] == "items" and len(section.content["items"]) > 1:
         path = pointer(*base, "content", "items", int(parts[1]))
-        made.append(Proposal("Take this card out", (Change(document=document, patch=[{"op": "remove", "path": path}]),)))
+        made.append(Remedy("Take this card out", (Change(document=document, patch=[{"op": "remove", "path": path}]),)))
         if not _says_more(site, section.content["items"][int(parts[1])], parts[2]):
             made.reverse()
     yield from made
     page = site.page(words.place.page)
     if page and len(page.sections) > 1:
-        yield Proposal("Take the section out", remove_section(site, words.place))
+        yield Remedy("Take the section out", remove_section(site, words.place))
 
 
 def _says_more(site: Site, item: Mapping[str, object], but: str) -> bool:

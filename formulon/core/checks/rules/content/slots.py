@@ -3,10 +3,10 @@
 from collections.abc import Iterator
 from typing import Any
 
-from formulon.core.checks.facts import Place
+from formulon.core.checks.page_facts import Place
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.documents import page_document
-from formulon.core.site.model import Section, Site
+from formulon.core.site.site import Section, Site
 
 
 def find_section(site: Site, place: Place) -> tuple[str, tuple[str | int, ...], Section] | None:

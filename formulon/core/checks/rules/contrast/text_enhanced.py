@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import TextRun
+from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.rule import COMMON_PRACTICE, Ref, Verdict, rule
 from formulon.core.checks.rules.contrast.text_minimum import below, measure, mend
 from formulon.core.system.policy import AA

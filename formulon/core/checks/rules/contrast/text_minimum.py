@@ -3,15 +3,15 @@
 from collections.abc import Iterator, Mapping
 from typing import Any
 
-from formulon.core.checks.facts import TextRun, is_large
-from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.page_facts import TextRun, is_large
+from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.documents import CHOICES, page_document
-from formulon.core.site.model import Site
-from formulon.core.system.choices import SECTION_GROUNDS
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import SECTION_GROUNDS
+from formulon.core.system.system import System
 
 
 def measure(run: TextRun) -> float:
@@ -29,24 +29,24 @@ def below(run: TextRun, text: float, large: float) -> Iterator[Verdict]:
             return
 
 
-def mend(site: Site, system: System, run: TextRun, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
     yield from ways_out(system, run)
     yield from other_grounds(site, run)
     if site.choices.policy != "AA":
         patch = {"op": "replace", "path": "/policy", "value": "AA"}
-        yield Proposal("Hold the site to AA", (Change(document=CHOICES, patch=[patch]),))
+        yield Remedy("Hold the site to AA", (Change(document=CHOICES, patch=[patch]),))
 
 
-def ways_out(system: System, run: TextRun) -> Iterator[Proposal]:
+def ways_out(system: System, run: TextRun) -> Iterator[Remedy]:
     """What the conflicts of a text's ground and scheme offer."""
     for conflict in system.conflicts:
         if conflict.ground == run.ground and conflict.scheme == run.scheme:
             for way in conflict.alternatives:
                 label = f"{way.label}, {shown(way.ratio)}" if way.color else way.label
-                yield Proposal(label, (Change(document=CHOICES, patch=list(way.patch)),))
+                yield Remedy(label, (Change(document=CHOICES, patch=list(way.patch)),))
 
 
-def other_grounds(site: Site, run: TextRun) -> Iterator[Proposal]:
+def other_grounds(site: Site, run: TextRun) -> Iterator[Remedy]:
     """A text's section on each other ground."""
     page = site.page(run.place.page)
     for index, section in enumerate(page.sections if page else []):
@@ -58,7 +58,7 @@ def other_grounds(site: Site, run: TextRun) -> Iterator[Proposal]:
                     ]
                     if site.choices.rhythm:
                         moved.append({"op": "add", "path": pointer("sections", index, "departs"), "value": True})
-                    yield Proposal(f"Stand it on {ground}", (Change(document=page_document(page.id), patch=moved),))  # type: ignore[union-attr]
+                    yield Remedy(f"Stand it on {ground}", (Change(document=page_document(page.id), patch=moved),))  # type: ignore[union-attr]
 
 
 @rule(

@@ -2,24 +2,24 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import TextsOnPicture
 from formulon.core.checks.on_picture import judge, least, measure
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Ref, Verdict, rule
+from formulon.core.checks.page_facts import TextsOnPicture
+from formulon.core.checks.rule import COMMON_PRACTICE, Ref, Remedy, Verdict, rule
 from formulon.core.checks.rules.contrast.text_minimum import other_grounds, ways_out
 from formulon.core.color.contrast import shown
 from formulon.core.color.overlay import SHARE
 from formulon.core.site.behind import SHAPES
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.documents import page_document
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 _BELOW = "“{text}” on its picture: {share} of what lies behind it is below {needed}:1, at the worst {worst}."
 _CODES = {"AA": "too-low", "AAA": "too-low-enhanced", "own": "below-own"}
 SHAPE_WORDS = {"even": "evenly", "foot": "from the foot", "side": "from the left"}
 
 
-def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
     page = site.page(fact.place.page)
     index = next((i for i, one in enumerate(page.sections if page else []) if one.id == fact.place.section), None)
     if page is None or index is None:
@@ -32,7 +32,7 @@ def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: 
                 path = pointer("sections", index, "content", *fact.place.slot.split("/"), "overlay")
                 patch = {"op": "add", "path": path, "value": {"opacity": opacity, "shape": shape}}
                 label = f"Lay {ground} over it {SHAPE_WORDS[shape]} at {opacity:.0%}"
-                yield Proposal(label, (Change(document=page_document(page.id), patch=[patch]),))
+                yield Remedy(label, (Change(document=page_document(page.id), patch=[patch]),))
         for run in {text.run.scheme: text.run for text in fact.texts}.values():
             yield from ways_out(system, run)
         yield from other_grounds(site, fact.texts[0].run)

@@ -3,12 +3,12 @@
 import math
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import Target
-from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.page_facts import Target
+from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.site.changes import Change
 from formulon.core.site.documents import CHOICES
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 _STEP = 0.05  # em; the grain of the paddings
 
@@ -25,7 +25,7 @@ def spaced(target: Target, size: tuple[float, float], least: float) -> bool:
     return clear_across and clear_down
 
 
-def mend(site: Site, system: System, target: Target, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, target: Target, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     step = system.steps["label"]
     where, current = ("buttons", site.choices.buttons.padding_block), site.choices.links.padding_block
     name, padding = where if target.kind == "button" else ("links", current)
@@ -33,10 +33,10 @@ def mend(site: Site, system: System, target: Target, verdict: Verdict, options: 
     more = math.ceil((padding + missing / 2 / min(step.small, step.large)) / _STEP + 1e-9) * _STEP
     patch = {"op": "replace", "path": f"/{name}/padding_block", "value": round(more, 2)}
     what = "buttons" if target.kind == "button" else "links"
-    yield Proposal(f"{more:.2f} em above and below all {what}", (Change(document=CHOICES, patch=[patch]),))
+    yield Remedy(f"{more:.2f} em above and below all {what}", (Change(document=CHOICES, patch=[patch]),))
     if site.choices.scale.base_small < 17:
         sizes = {"op": "replace", "path": "/scale/base_small", "value": 17}
-        yield Proposal("Running text at 17 px on phones", (Change(document=CHOICES, patch=[sizes]),))
+        yield Remedy("Running text at 17 px on phones", (Change(document=CHOICES, patch=[sizes]),))
 
 
 @rule(

@@ -4,17 +4,17 @@ from collections.abc import Iterator, Mapping
 from itertools import pairwise
 from typing import Any
 
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import find_section
 from formulon.core.checks.views import PageView
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 STRONG, QUIET = ("brand", "accent", "deep"), ("paper", "tint")
 
 
-def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     found = find_section(site, verdict.place) if verdict.place else None
     if found is None:
         return
@@ -23,7 +23,7 @@ def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: 
         patch: list[dict[str, Any]] = [{"op": "replace", "path": pointer(*base, "ground"), "value": ground}]
         if site.choices.rhythm:
             patch.append({"op": "add", "path": pointer(*base, "departs"), "value": True})
-        yield Proposal(f"Stand it on {ground}", (Change(document=document, patch=patch),))
+        yield Remedy(f"Stand it on {ground}", (Change(document=document, patch=patch),))
 
 
 @rule(

@@ -3,21 +3,21 @@
 import difflib
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import Destination
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.page_facts import Destination
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 
-def mend(site: Site, system: System, link: Destination, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, link: Destination, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
     def likeness(name: str) -> float:
         return difflib.SequenceMatcher(None, link.label.lower(), name.lower()).ratio()
 
     pages = [page for page in site.pages if page.id != link.place.page]
     for page in sorted(pages, key=lambda page: -likeness(page.name))[:2]:
-        yield Proposal(f"Lead to {page.name}", change_slot(site, link.place, "to", f"page:{page.id}"))
-    yield Proposal("Take it out", change_slot(site, link.place, None, None))
+        yield Remedy(f"Lead to {page.name}", change_slot(site, link.place, "to", f"page:{page.id}"))
+    yield Remedy("Take it out", change_slot(site, link.place, None, None))
 
 
 @rule(

@@ -3,18 +3,18 @@
 from collections import defaultdict
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import Destination
-from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.page_facts import Destination
+from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.checks.views import SiteView
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 
-def mend(site: Site, system: System, whole: SiteView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, whole: SiteView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     if verdict.place:
         first, label = str(verdict.values["first"]), verdict.values["label"]
-        yield Proposal(f"Lead “{label}” to {first} here too", change_slot(site, verdict.place, "to", first))
+        yield Remedy(f"Lead “{label}” to {first} here too", change_slot(site, verdict.place, "to", first))
 
 
 @rule(

@@ -2,12 +2,12 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import Destination
-from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.page_facts import Destination
+from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot, find_section
 from formulon.core.checks.views import PageView
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 
 def differing(page: PageView) -> Iterator[tuple[Destination, Destination]]:
@@ -19,7 +19,7 @@ def differing(page: PageView) -> Iterator[tuple[Destination, Destination]]:
             yield first, other
 
 
-def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     """Says where the second leads: by what its item is called, or by the name of its page."""
     place = verdict.place
     found = find_section(site, place) if place else None
@@ -29,7 +29,7 @@ def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: 
     item = found[2].content.get(parts[0], [{}])[int(parts[1])] if len(parts) == 3 else {}
     led = site.page(str(verdict.values["to"]).removeprefix("page:"))
     for label in filter(None, (item.get("title"), led.name if led else "")):
-        yield Proposal(f"Call it “{label}”", change_slot(site, place, "label", label[:120]))
+        yield Remedy(f"Call it “{label}”", change_slot(site, place, "label", label[:120]))
 
 
 @rule(

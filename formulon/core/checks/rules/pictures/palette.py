@@ -2,14 +2,14 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import PictureFact
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.page_facts import PictureFact
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.color.oklab_scalar import oklch
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change
 from formulon.core.site.documents import CHOICES
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 
 def clash(fact: PictureFact, coloured: float, near: float) -> float:
@@ -28,10 +28,10 @@ def measure(fact: PictureFact) -> float:
     return clash(fact, 0.05, 50.0)
 
 
-def mend(site: Site, system: System, fact: PictureFact, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, fact: PictureFact, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     for treatment, label in (("duotone", "in two colours of the brand"), ("monochrome", "in greys")):
         patch = [{"op": "add", "path": "/pictures", "value": treatment}]
-        yield Proposal(f"All photographs {label}", (Change(document=CHOICES, patch=patch),))
+        yield Remedy(f"All photographs {label}", (Change(document=CHOICES, patch=patch),))
 
 
 @rule(

@@ -2,15 +2,15 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import PageHead
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Ref, Verdict, rule
+from formulon.core.checks.page_facts import PageHead
+from formulon.core.checks.rule import COMMON_PRACTICE, Ref, Remedy, Verdict, rule
 from formulon.core.site.changes import Change
 from formulon.core.site.documents import page_document
-from formulon.core.site.model import Page, Site
+from formulon.core.site.site import Page, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.values import PLACEHOLDER
 from formulon.core.site.writer import shorten
-from formulon.core.system.model import System
+from formulon.core.system.system import System
 from formulon.core.type.emphasis import plain
 
 
@@ -23,7 +23,7 @@ def own_words(page: Page) -> str:
     return ""
 
 
-def mend(site: Site, system: System, head: PageHead, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, head: PageHead, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     page = site.page(head.place.page)
     if page is None:
         return
@@ -31,15 +31,15 @@ def mend(site: Site, system: System, head: PageHead, verdict: Verdict, options: 
     if verdict.code == "no-title":
         title = f"{page.name} – {site.identity.name}"
         patch = {"op": "replace", "path": "/title", "value": title}
-        yield Proposal(f"“{title}”", (Change(document=document, patch=[patch]),))
+        yield Remedy(f"“{title}”", (Change(document=document, patch=[patch]),))
         return
     for text in filter(None, (own_words(page), site.identity.does, site.identity.strapline)):
         description = shorten(text, int(options["description-most"]))
         patch = {"op": "replace", "path": "/description", "value": description}
-        yield Proposal(f"“{description}”", (Change(document=document, patch=[patch]),))
+        yield Remedy(f"“{description}”", (Change(document=document, patch=[patch]),))
     plain = f"{page.name}: {site.identity.name}."
     patch = {"op": "replace", "path": "/description", "value": plain}
-    yield Proposal(f"“{plain}”", (Change(document=document, patch=[patch]),))
+    yield Remedy(f"“{plain}”", (Change(document=document, patch=[patch]),))
 
 
 @rule(

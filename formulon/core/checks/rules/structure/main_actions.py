@@ -2,18 +2,16 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.checks.views import SectionView
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 
-def mend(
-    site: Site, system: System, section: SectionView, verdict: Verdict, options: Mapping[str, float]
-) -> Iterator[Proposal]:
+def mend(site: Site, system: System, section: SectionView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     if verdict.place:
-        yield Proposal(f"Take “{verdict.values['label']}” out", change_slot(site, verdict.place, None, None))
+        yield Remedy(f"Take “{verdict.values['label']}” out", change_slot(site, verdict.place, None, None))
 
 
 @rule(

@@ -3,15 +3,15 @@
 import re
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import TextRun
+from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.predict import predict
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.documents import CHOICES
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 
 PHONE = 360
 _STEP = 0.01
@@ -30,9 +30,9 @@ def shorter(text: str) -> Iterator[str]:
             yield kept
 
 
-def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     for text in shorter(run.text):
-        yield Proposal(f"“{text}”", change_slot(site, run.place, None, text))
+        yield Remedy(f"“{text}”", change_slot(site, run.place, None, text))
     page = site.page(run.place.page)
     ratio = site.choices.scale.ratio_small
     while page and ratio - _STEP >= 1.05:
@@ -43,7 +43,7 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
         same = next(f for f in predict(changed, after, [page]) if isinstance(f, TextRun) and f.place == run.place)
         if measure(same) <= options["most"]:
             size = after.steps[run.step].small
-            yield Proposal(f"Headlines at {size:.0f} px on phones, whole site", (change,))
+            yield Remedy(f"Headlines at {size:.0f} px on phones, whole site", (change,))
             return
 
 

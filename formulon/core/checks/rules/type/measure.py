@@ -2,11 +2,11 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import TextRun
-from formulon.core.checks.rule import Proposal, Ref, Verdict, rule
+from formulon.core.checks.page_facts import TextRun
+from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import other_layouts
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 RUNNING = ("intro", "body", "fine")
 
@@ -15,9 +15,9 @@ def measure(run: TextRun) -> float:
     return max(one.characters for one in run.fits.values() if one.lines > 1)
 
 
-def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     for label, changes in other_layouts(site, run.place):
-        yield Proposal(f"The layout “{label}”", changes)
+        yield Remedy(f"The layout “{label}”", changes)
 
 
 @rule(

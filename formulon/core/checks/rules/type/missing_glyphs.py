@@ -2,27 +2,27 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import TextRun
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.page_facts import TextRun
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.site.changes import Change
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 from formulon.core.type.alike import nearest
 from formulon.core.type.library import family
 
 
-def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     role = system.steps[run.step].role
     gone = set(map(ord, run.unknown_glyphs))
     old = family(run.family).measured if run.family else None
     near = nearest(old, gone) if old else None
     if near:
         patch = [{"op": "replace", "path": f"/typefaces/{role}", "value": near.id}]
-        yield Proposal(f"{near.name} as the {role} typeface", (Change(document="identity", patch=patch),))
+        yield Remedy(f"{near.name} as the {role} typeface", (Change(document="identity", patch=patch),))
     kept = " ".join("".join(char for char in run.text if ord(char) not in gone).split())
     if kept:
-        yield Proposal(f"“{kept[:60]}”", change_slot(site, run.place, None, kept))
+        yield Remedy(f"“{kept[:60]}”", change_slot(site, run.place, None, kept))
 
 
 @rule(

@@ -2,21 +2,21 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import TextRun
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.page_facts import TextRun
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.checks.rules.type.sizes import smaller
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 PHONE = 360
 NO_BREAK = "\u00a0"
 
 
-def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     head, _, last = run.text.rpartition(" ")
     if head:
-        yield Proposal(f"Keep “{head.split()[-1]} {last}” together", change_slot(site, run.place, None, head + NO_BREAK + last))
+        yield Remedy(f"Keep “{head.split()[-1]} {last}” together", change_slot(site, run.place, None, head + NO_BREAK + last))
     for share in (0.94, 0.86, 0.76):
         yield smaller(site, system, run.step, {verdict.width or PHONE: share})[1]
 

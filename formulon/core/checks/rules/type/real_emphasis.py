@@ -3,17 +3,17 @@ the rest, since pages let no browser slant or smear letters."""
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import TextRun
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.page_facts import TextRun
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot, find_section
-from formulon.core.site.model import Site
+from formulon.core.site.site import Site
 from formulon.core.site.slots import slot_values
-from formulon.core.system.model import System
+from formulon.core.system.system import System
 from formulon.core.type.emphasis import STRONG_WEIGHT, Style, marked, parts, plain
 from formulon.core.type.library import family
 
 
-def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     found = find_section(site, run.place)
     if found is None:
         return
@@ -22,10 +22,8 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     other: Style = "strong" if lost == "em" else "em"
     if _drawn(run, other):
         turned = "".join(marked(part, other if style == lost else style) for style, part in parts(text))
-        yield Proposal(
-            "Strong instead" if other == "strong" else "Stressed instead", change_slot(site, run.place, None, turned)
-        )
-    yield Proposal("Without emphasis", change_slot(site, run.place, None, plain(text)))
+        yield Remedy("Strong instead" if other == "strong" else "Stressed instead", change_slot(site, run.place, None, turned))
+    yield Remedy("Without emphasis", change_slot(site, run.place, None, plain(text)))
 
 
 def _drawn(run: TextRun, style: Style) -> bool:

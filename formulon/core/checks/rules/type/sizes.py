@@ -2,16 +2,16 @@
 
 import math
 
-from formulon.core.checks.rule import Proposal
+from formulon.core.checks.rule import Remedy
 from formulon.core.site.changes import Change
 from formulon.core.site.documents import CHOICES
-from formulon.core.site.model import Site
-from formulon.core.system.choices import StepChoice
+from formulon.core.site.site import Site
+from formulon.core.system.documents.choices import StepChoice
 from formulon.core.system.fluid import LARGE, SMALL
-from formulon.core.system.model import System
+from formulon.core.system.system import System
 
 
-def smaller(site: Site, system: System, step: str, shares: dict[int, float]) -> tuple[float, Proposal]:
+def smaller(site: Site, system: System, step: str, shares: dict[int, float]) -> tuple[float, Remedy]:
     """The smallest size in px that the step then has, and the fix: `shares` says by viewport width to which share of its size
     it has to shrink. A width between the two ends shrinks both."""
     now = system.steps[step]
@@ -26,4 +26,4 @@ def smaller(site: Site, system: System, step: str, shares: dict[int, float]) -> 
     value = own | {"small": small, "large": max(large, small)}
     patch = [{"op": "add", "path": f"/scale/steps/{step}", "value": value}]
     label = f"{step} at {small:g} px on phones and {max(large, small):g} px on desktops, whole site"
-    return small, Proposal(label, (Change(document=CHOICES, patch=patch),))
+    return small, Remedy(label, (Change(document=CHOICES, patch=patch),))

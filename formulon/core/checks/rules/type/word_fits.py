@@ -3,12 +3,12 @@
 import math
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.facts import TextRun
-from formulon.core.checks.rule import COMMON_PRACTICE, Proposal, Verdict, rule
+from formulon.core.checks.page_facts import TextRun
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import other_layouts
 from formulon.core.checks.rules.type.sizes import smaller
-from formulon.core.site.model import Site
-from formulon.core.system.model import System
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 _HALF = 0.5  # px; browsers break a word that is wider by less than that in some engines and not in others
 
@@ -17,14 +17,14 @@ def measure(run: TextRun) -> float:
     return max(one.widest - one.box for one in run.fits.values())
 
 
-def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Proposal]:
+def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     small, fix = smaller(
         site, system, run.step, {width: one.box / one.widest for width, one in run.fits.items() if one.widest > one.box}
     )
     if small >= options["smallest"]:
         yield fix
     for label, changes in other_layouts(site, run.place):
-        yield Proposal(f"The layout “{label}”", changes)
+        yield Remedy(f"The layout “{label}”", changes)
 
 
 @rule(

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 
 GUIDE = (60.0, 30.0, 10.0)  # ground, second and accent colour, in percent (common practice)
 

@@ -236,7 +236,9 @@ class Identity(Model):
     typefaces: Typefaces = Field(default_factory=Typefaces)
     fonts: list[OwnFont] = Field(default_factory=list, max_length=12, description="Typefaces of the brand's own, with files.")
     marks: list[Mark] = Field(default_factory=list, max_length=12)
-    organisation: str = Field(default="", max_length=40, description="A kind out of core/system/organisations.py, or empty.")
+    organisation: str = Field(
+        default="", max_length=40, description="A kind out of core/system/documents/organisations.py, or empty."
+    )
     proof: list[str] = Field(default_factory=list, max_length=12, description="What shows that it is good: facts, no praise.")
     languages: list[str] = Field(default_factory=list, max_length=8, description="Further languages of the site, as codes.")
     pages: list[str] = Field(default_factory=list, max_length=12, description="Pages wanted besides the usual four, by name.")

@@ -2,9 +2,9 @@
 
 from collections.abc import Iterator
 
-from formulon.core.system.choices import Choices
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.fluid import fluid
-from formulon.core.system.model import Origin, Token
+from formulon.core.system.system import Origin, Token
 
 ROUND = 40  # px; from here on buttons are fully round
 # Space scale in px at 360 and 1280 px of viewport, before density.

@@ -4,7 +4,7 @@ import hashlib
 from collections.abc import Callable, Iterable
 from functools import partial
 
-from formulon.core.system.identity import FontFile, OwnFont
+from formulon.core.system.documents.identity import FontFile, OwnFont
 from formulon.core.type.library import OWN, Face, Family, register
 
 

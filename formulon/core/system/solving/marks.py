@@ -12,8 +12,8 @@ from PIL import Image
 
 from formulon.core.color.contrast import contrast_matrix, contrast_ratio
 from formulon.core.color.srgb import RGB, Floats, to_hex
-from formulon.core.system.identity import Mark
-from formulon.core.system.model import Alternative, Conflict, MarkOnGround, Scheme
+from formulon.core.system.documents.identity import Mark
+from formulon.core.system.system import Alternative, Conflict, MarkOnGround, Scheme
 
 VISIBLE = 3.0  # ratio from which a part of a mark counts as seen (common practice; WCAG exempts logotypes)
 GOOD = 0.6  # least share of a mark's drawn area that should be seen

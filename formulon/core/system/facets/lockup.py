@@ -3,11 +3,11 @@
 import math
 from collections.abc import Iterable, Iterator, Mapping
 
-from formulon.core.system.choices import Choices
+from formulon.core.system.documents.choices import Choices
+from formulon.core.system.documents.identity import Identity, Mark
+from formulon.core.system.facets.mark_shapes import MarkShape, shape_of
 from formulon.core.system.fluid import fluid
-from formulon.core.system.identity import Identity, Mark
-from formulon.core.system.mark_shapes import MarkShape, shape_of
-from formulon.core.system.model import Alternative, Conflict, Origin, Token
+from formulon.core.system.system import Alternative, Conflict, Origin, Token
 
 CLEAR = 0.25  # of the mark's height; where neither the guideline nor the brand says (common practice)
 UNSEEN = 0.5  # CSS px; a stroke below that fades on any screen, also where two device pixels make one of CSS

@@ -4,12 +4,12 @@ from dataclasses import dataclass, field
 
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.srgb import RGB, to_hex
-from formulon.core.system import buttons, fields, inks, ways
-from formulon.core.system.grounds import Ground
-from formulon.core.system.model import Alternative, Conflict, Origin, Pair, Token
-from formulon.core.system.rules import Rules
-from formulon.core.system.scene import Made, Scene
-from formulon.core.system.search import Swatch
+from formulon.core.system.solving import buttons, fields, inks, ways
+from formulon.core.system.solving.grounds import Ground
+from formulon.core.system.solving.scene import Made, Scene
+from formulon.core.system.solving.search import Swatch
+from formulon.core.system.solving.settings import ColorSettings
+from formulon.core.system.system import Alternative, Conflict, Origin, Pair, Token
 
 INK_LABELS = {
     "heading": "Heading", "body": "Text", "quiet": "Quiet text", "link": "Link", "link-hover": "Link, hover",
@@ -29,7 +29,7 @@ def token_of(path: str, swatch: Swatch, origin: Origin, reason: str) -> Token:
 class Standing:
     """Collects the tokens, pairs and conflicts of a ground."""
 
-    rules: Rules
+    rules: ColorSettings
     tokens: dict[str, Token] = field(default_factory=dict)
     pairs: list[Pair] = field(default_factory=list)
     conflicts: list[Conflict] = field(default_factory=list)

@@ -12,12 +12,25 @@ from formulon.core.color.difference import delta_e_2000, difference
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.srgb import RGB, Floats, to_hex
 from formulon.core.color.vision import DICHROMACIES, lab_seen
-from formulon.core.system.grounds import far_from
-from formulon.core.system.model import Origin
-from formulon.core.system.palette import BLACK, WHITE
-from formulon.core.system.scene import CALM_TEXT, ORIGINS, Scene, apart, made_for_here, passes, shifts
-from formulon.core.system.search import ALL, EXACT, LAST, NEUTRAL, RAMP, SIGNAL, Mask, Options, Swatch, ascending, bars, ranked
-from formulon.core.system.texts import Texts
+from formulon.core.system.solving.grounds import far_from
+from formulon.core.system.solving.palette import BLACK, WHITE
+from formulon.core.system.solving.scene import CALM_TEXT, ORIGINS, Scene, apart, made_for_here, passes, shifts
+from formulon.core.system.solving.search import (
+    ALL,
+    EXACT,
+    LAST,
+    NEUTRAL,
+    RAMP,
+    SIGNAL,
+    Mask,
+    Options,
+    Swatch,
+    ascending,
+    bars,
+    ranked,
+)
+from formulon.core.system.solving.texts import Texts
+from formulon.core.system.system import Origin
 
 VARIANTS = ("primary", "secondary", "text")
 STATES = ("rest", "hover", "pressed", "focus", "disabled")

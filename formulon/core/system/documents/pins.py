@@ -8,7 +8,7 @@ from typing import Any
 from formulon.core.color.parse import parse_color
 from formulon.core.errors import ColorError
 from formulon.core.system.fluid import fluid
-from formulon.core.system.model import Token
+from formulon.core.system.system import Token
 
 COLORED = ("ground", "ramp", "neutral", "picture")
 BY_SCHEME = (*COLORED, "logo")  # families whose pins belong to one scheme

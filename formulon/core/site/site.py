@@ -7,8 +7,8 @@ from pydantic import Field, PrivateAttr, field_validator, model_validator
 
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.kind import Kind
-from formulon.core.system.choices import Choices, GroundName
-from formulon.core.system.identity import Identity, Model
+from formulon.core.system.documents.choices import Choices, GroundName
+from formulon.core.system.documents.identity import Identity, Model
 
 _ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]{1,200}(:\d{1,5})?(/[A-Za-z0-9._~-]{0,80}){0,6}")
 FRAME = ("header", "footer")  # kinds that stand on every page

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from functools import cache
 from math import log2
 
-from formulon.core.system.identity import Character
+from formulon.core.system.documents.identity import Character
 from formulon.core.type.alike import lacking
 from formulon.core.type.library import Family, families
 
@@ -27,7 +27,7 @@ _NEAR = 0.03  # em; x-heights that sit together on a page
 
 
 @dataclass(frozen=True, slots=True)
-class Pair:
+class TypePair:
     """A heading and a body family by id, the score by which pairs are ranked, and why in sentences."""
 
     heading: str
@@ -51,7 +51,9 @@ def places(font: Family) -> dict[str, float]:
     return {axis: max(-2.0, min(2.0, value)) for axis, value in made.items()}
 
 
-def proposals(character: Character, languages: Iterable[str] = (), own: Iterable[Family] = (), words: str = "") -> list[Pair]:
+def proposals(
+    character: Character, languages: Iterable[str] = (), own: Iterable[Family] = (), words: str = ""
+) -> list[TypePair]:
     """The best pairs for a character, best first, of families that can write the languages and, where there are such, the
     letters of some words as well; every heading family once. An axis that is not decided counts as the middle, a little."""
     asked = [code.partition("-")[0] for code in languages]
@@ -67,7 +69,7 @@ def proposals(character: Character, languages: Iterable[str] = (), own: Iterable
         found = [(_score(heading, body, fits), body) for body in bodies]
         if found:
             score, body = max(found, key=lambda pair: (pair[0], pair[1].id))
-            made.append(Pair(heading.id, body.id, round(score, 4), tuple(_reasons(heading, body, wanted))))
+            made.append(TypePair(heading.id, body.id, round(score, 4), tuple(_reasons(heading, body, wanted))))
     return sorted(made, key=lambda pair: (-pair.score, pair.heading))[:MOST]
 
 

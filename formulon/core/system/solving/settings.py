@@ -2,12 +2,12 @@
 
 from dataclasses import dataclass
 
-from formulon.core.system.model import Scheme
 from formulon.core.system.policy import AA, Policy
+from formulon.core.system.system import Scheme
 
 
 @dataclass(frozen=True, slots=True)
-class Rules:
+class ColorSettings:
     """What the choices and the guideline say of the colours of one scheme."""
 
     scheme: Scheme = "light"

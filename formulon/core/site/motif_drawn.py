@@ -15,11 +15,11 @@ from lxml import etree
 from PIL import Image
 
 from formulon.core.site.addresses import data_address
-from formulon.core.site.model import Page, Section, Site
-from formulon.core.system.lockup import size_of
-from formulon.core.system.mark_shapes import shape_of
-from formulon.core.system.model import System
-from formulon.core.system.motif import symbol
+from formulon.core.site.site import Page, Section, Site
+from formulon.core.system.facets.lockup import size_of
+from formulon.core.system.facets.mark_shapes import shape_of
+from formulon.core.system.facets.motif import symbol
+from formulon.core.system.system import System
 from formulon.core.type.library import family
 from formulon.core.type.outlines import outline
 

@@ -6,10 +6,10 @@ from dataclasses import dataclass
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.oklab_scalar import oklab, oklch, rgb_of
 from formulon.core.color.srgb import RGB
-from formulon.core.system.choices import GROUNDS
-from formulon.core.system.model import Origin, Scheme
-from formulon.core.system.palette import Palette
-from formulon.core.system.search import EXACT, SIGNAL, Swatch
+from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.solving.palette import Palette
+from formulon.core.system.solving.search import EXACT, SIGNAL, Swatch
+from formulon.core.system.system import Origin, Scheme
 
 # Lightness (OKLab) from which an exact colour can be the paper, and up to which it can be the deep ground; chroma up
 # to which a colour is calm enough for pages, and for pages in the dark scheme.

@@ -5,9 +5,9 @@ from typing import Literal, get_args
 
 from pydantic import Field, field_validator
 
-from formulon.core.system.identity import Model
-from formulon.core.system.model import Scheme
-from formulon.core.system.pins import check_pin
+from formulon.core.system.documents.identity import Model
+from formulon.core.system.documents.pins import check_pin
+from formulon.core.system.system import Scheme
 
 # What a section can stand on; navigation and footer have grounds of their own.
 SECTION_GROUNDS = ("paper", "tint", "brand", "accent", "deep")
@@ -168,7 +168,7 @@ class Choices(Model):
     ("night"), a step of its ramp ("lamp/200"), a step of the neutral ramp ("neutral/700"), "white" or "black".
 
     `pins` fixes a token by hand, by its path ("ground/paper/primary/fill/hover", "dark:ground/paper/link",
-    "space/4"); see core/system/pins.py for the forms of values.
+    "space/4"); see core/system/documents/pins.py for the forms of values.
     """
 
     policy: Literal["AA", "AAA", "own"] = "AA"

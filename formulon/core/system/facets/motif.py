@@ -12,14 +12,14 @@ from formulon.core.color.contrast import contrast_ratio, relative_luminance, sho
 from formulon.core.color.oklab_scalar import oklab
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB, from_hex, to_hex
-from formulon.core.system.choices import DARK, GROUNDS, Choices
+from formulon.core.system.documents.choices import DARK, GROUNDS, Choices
+from formulon.core.system.documents.identity import Identity, Mark
+from formulon.core.system.facets.lockup import clear_space, least_height
 from formulon.core.system.fluid import fluid
-from formulon.core.system.identity import Identity, Mark
-from formulon.core.system.lockup import clear_space, least_height
-from formulon.core.system.model import Alternative, Conflict, Origin, Scheme, Token
-from formulon.core.system.palette import Palette
-from formulon.core.system.scene import made_for_here
-from formulon.core.system.search import EXACT, NEUTRAL, PURE, RAMP, Swatch
+from formulon.core.system.solving.palette import Palette
+from formulon.core.system.solving.scene import made_for_here
+from formulon.core.system.solving.search import EXACT, NEUTRAL, PURE, RAMP, Swatch
+from formulon.core.system.system import Alternative, Conflict, Origin, Scheme, Token
 
 WISHES = {"quiet": 1.2, "clear": 1.6, "strong": 3.0}  # contrast with the ground (common practice for ornaments)
 SEEN = 1.08  # below that an ornament is taken for a stain (common practice)

@@ -10,9 +10,9 @@ from formulon.core.color.contrast import contrast_ratio, relative_luminance, sho
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import mixed, oklab
 from formulon.core.color.srgb import Floats
-from formulon.core.system.model import Origin
-from formulon.core.system.scene import CALM_TONE, ORIGINS, Scene, apart, made_for_here
-from formulon.core.system.search import TONES, Options, Swatch, against, best, rank_cost, ranked
+from formulon.core.system.solving.scene import CALM_TONE, ORIGINS, Scene, apart, made_for_here
+from formulon.core.system.solving.search import TONES, Options, Swatch, against, best, rank_cost, ranked
+from formulon.core.system.system import Origin
 
 STATES = ("rest", "hover", "focus", "invalid", "disabled")
 PARTS = ("fill", "label", "hint", "border")

@@ -4,7 +4,7 @@ from typing import Literal
 
 from pydantic import Field
 
-from formulon.core.system.identity import Model
+from formulon.core.system.documents.identity import Model
 
 State = Literal["accepted", "locked", "rejected"]
 

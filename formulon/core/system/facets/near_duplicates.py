@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from itertools import combinations
 
 from formulon.core.color.difference import difference
-from formulon.core.system.identity import Identity
+from formulon.core.system.documents.identity import Identity
 
 # ΔE2000 below which two colours of a brand are taken for one that was written twice (common practice: two to three
 # just noticeable differences; a file's rounding or a photograph's compression makes less).

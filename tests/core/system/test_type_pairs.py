@@ -5,8 +5,8 @@ from itertools import product
 
 import pytest
 
-from formulon.core.system.identity import Character
-from formulon.core.system.pairing import AXES, MOST, places, proposals
+from formulon.core.system.documents.identity import Character
+from formulon.core.system.facets.type_pairs import AXES, MOST, places, proposals
 from formulon.core.type.alike import lacking, writes
 from formulon.core.type.library import families
 from formulon.core.type.shaping import known

@@ -8,16 +8,17 @@ from formulon.core.color.contrast import relative_luminance
 from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB, to_hex
-from formulon.core.system import inks, logo, ways
-from formulon.core.system.grounds import Fixed, Ground, assign, ends
-from formulon.core.system.identity import Mark
-from formulon.core.system.model import Conflict, MarkOnGround, Origin, Pair, Token
-from formulon.core.system.palette import Exact, Palette
+from formulon.core.system.documents.identity import Mark
 from formulon.core.system.policy import AA
-from formulon.core.system.rules import Rules
-from formulon.core.system.scene import Scene, made_for_here
-from formulon.core.system.search import Swatch
-from formulon.core.system.standing import Standing, token_of
+from formulon.core.system.solving import inks, ways
+from formulon.core.system.solving import marks as logo
+from formulon.core.system.solving.grounds import Fixed, Ground, assign, ends
+from formulon.core.system.solving.on_ground import Standing, token_of
+from formulon.core.system.solving.palette import Exact, Palette
+from formulon.core.system.solving.scene import Scene, made_for_here
+from formulon.core.system.solving.search import Swatch
+from formulon.core.system.solving.settings import ColorSettings
+from formulon.core.system.system import Conflict, MarkOnGround, Origin, Pair, Token
 
 # Where a wire to a role lands among the tokens of a ground.
 WIRED = {"primary": "primary/fill/rest", "secondary": "secondary/label/rest"}
@@ -29,7 +30,7 @@ class Coloring:
 
     brand: tuple[Exact, ...]
     given_marks: list[Mark]
-    rules: Rules
+    rules: ColorSettings
     palette: Palette
     tokens: dict[str, Token] = field(default_factory=dict)
     pairs: list[Pair] = field(default_factory=list)
@@ -73,7 +74,7 @@ class Coloring:
             if path.split("/")[0] in ("ramp", "neutral", "picture") and path not in self.tokens:
                 self.conflicts.append(ways.lost_pin(path, value, self.rules.scheme))
 
-    def of_ground(self, name: str) -> Rules:
+    def of_ground(self, name: str) -> ColorSettings:
         """The rules as far as they bear on one ground, so that its solution is kept while others are changed."""
         wires = tuple(wire for wire in self.rules.wires if wire[0].partition("/")[0] == name)
         return replace(self.bare, wires=wires) if wires else self.bare
@@ -227,7 +228,7 @@ class _Problem:
     boundary: float
     fixed: tuple[tuple[str, tuple[Swatch, Origin]], ...]
     forbidden: frozenset[tuple[RGB, RGB]]
-    rules: Rules
+    rules: ColorSettings
 
 
 @lru_cache(maxsize=256)

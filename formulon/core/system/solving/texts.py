@@ -6,7 +6,7 @@ import numpy as np
 
 from formulon.core.color.contrast import contrast_ratio, relative_luminance
 from formulon.core.color.srgb import RGB, Floats
-from formulon.core.system.search import Ints, Options, against, bars, between
+from formulon.core.system.solving.search import Ints, Options, against, bars, between
 
 Forbidden = frozenset[tuple[RGB, RGB]]
 

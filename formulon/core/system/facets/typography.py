@@ -8,10 +8,10 @@ large x-heights, long lines and heavy type want more room; large and wide type i
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from formulon.core.system.choices import Scale, StepChoice, StepName
+from formulon.core.system.documents.choices import Scale, StepChoice, StepName
+from formulon.core.system.documents.identity import Typefaces
 from formulon.core.system.fluid import LARGE, SMALL, fluid
-from formulon.core.system.identity import Typefaces
-from formulon.core.system.model import Origin, Step, Token
+from formulon.core.system.system import Origin, Step, Token
 from formulon.core.type.library import Family, family
 
 MOST_GROWTH = 2.5  # so that zoom to 500 % doubles every text (common practice; WCAG 2.2 SC 1.4.4)

@@ -11,10 +11,9 @@ from formulon.core.color.contrast import contrast_ratio, relative_luminance
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import lightened, oklab
 from formulon.core.color.srgb import RGB, Floats
-from formulon.core.system.grounds import Fixed, Ground, far_from
-from formulon.core.system.model import Origin
-from formulon.core.system.palette import BLACK, WHITE, Palette
-from formulon.core.system.search import (
+from formulon.core.system.solving.grounds import Fixed, Ground, far_from
+from formulon.core.system.solving.palette import BLACK, WHITE, Palette
+from formulon.core.system.solving.search import (
     ALL,
     SIGNAL,
     Options,
@@ -25,7 +24,8 @@ from formulon.core.system.search import (
     best,
     between,
 )
-from formulon.core.system.texts import Forbidden, Texts
+from formulon.core.system.solving.texts import Forbidden, Texts
+from formulon.core.system.system import Origin
 
 ORIGINS: tuple[Origin, ...] = ("exact", "derived", "derived", "derived", "derived")  # by class
 CALM_TEXT, CALM_TONE = 0.09, 0.06  # bounds on chroma for running and for quiet text (common practice)

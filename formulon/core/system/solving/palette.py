@@ -13,7 +13,7 @@ from formulon.core.color.oklab_scalar import mixed, oklab, oklch
 from formulon.core.color.parse import ParsedColor, parse_color
 from formulon.core.color.ramps import STEPS, ramps
 from formulon.core.color.srgb import RGB, Floats
-from formulon.core.system.search import (
+from formulon.core.system.solving.search import (
     ALL,
     EXACT,
     FAR,
@@ -30,7 +30,7 @@ from formulon.core.system.search import (
     rank_cost,
     rank_costs,
 )
-from formulon.core.system.texts import Forbidden, Texts
+from formulon.core.system.solving.texts import Forbidden, Texts
 
 BLACK, WHITE = (0, 0, 0), (255, 255, 255)
 # Hues of the three signals in OKLCH degrees and their chroma: common practice, green, amber and red.

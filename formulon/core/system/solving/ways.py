@@ -7,13 +7,13 @@ from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import oklab
 from formulon.core.color.srgb import RGB, to_hex
-from formulon.core.system import buttons, fields, inks
-from formulon.core.system.choices import DARK, INKS, WIRED_INKS
-from formulon.core.system.model import Alternative, Conflict, Operation, Pair, Scheme
+from formulon.core.system.documents.choices import DARK, INKS, WIRED_INKS
 from formulon.core.system.policy import AA
-from formulon.core.system.rules import Rules
-from formulon.core.system.scene import Scene, passes
-from formulon.core.system.search import NEUTRAL, PURE, RAMP, Swatch, best, ranked
+from formulon.core.system.solving import buttons, fields, inks
+from formulon.core.system.solving.scene import Scene, passes
+from formulon.core.system.solving.search import NEUTRAL, PURE, RAMP, Swatch, best, ranked
+from formulon.core.system.solving.settings import ColorSettings
+from formulon.core.system.system import Alternative, Conflict, Operation, Pair, Scheme
 
 _MOST = 3
 _LOOKED_AT = 24  # so many fills of a class, the nearest first
@@ -49,7 +49,7 @@ def lost_pin(path: str, value: str, scheme: Scheme = "light") -> Conflict:
     )  # fmt: skip
 
 
-def for_ink(scene: Scene, part: str, found: Swatch, made: Pair, on: RGB, rules: Rules) -> tuple[Alternative, ...]:
+def for_ink(scene: Scene, part: str, found: Swatch, made: Pair, on: RGB, rules: ColorSettings) -> tuple[Alternative, ...]:
     """For a colour set by hand that cannot be read: as derived, the nearest passing step, a neutral, black or white."""
     role = f"{scene.ground.name}/{_ROLES.get(part, part)}"
     pinned = scene.fixed[part][1] == "pinned"
@@ -77,7 +77,7 @@ def for_ink(scene: Scene, part: str, found: Swatch, made: Pair, on: RGB, rules: 
     return tuple(ways[:_MOST])
 
 
-def for_fill(scene: Scene, part: str, found: Swatch, made: Pair, rules: Rules) -> tuple[Alternative, ...]:
+def for_fill(scene: Scene, part: str, found: Swatch, made: Pair, rules: ColorSettings) -> tuple[Alternative, ...]:
     """For a fill set by hand on which what stands there cannot be read: as derived, or the nearest ramp step, neutral, black
     or white on which it can. `found` is what stands there."""
     role = f"{scene.ground.name}/{_ROLES.get(part, part)}"
@@ -154,7 +154,7 @@ def _on_fill(scene: Scene, part: str, fill: Swatch, found: Swatch, made: Pair) -
     return found
 
 
-def like_text(scene: Scene, body: Swatch, link: Swatch, ratio: float, rules: Rules) -> Conflict:
+def like_text(scene: Scene, body: Swatch, link: Swatch, ratio: float, rules: ColorSettings) -> Conflict:
     """Links that look like text where they are not underlined (WCAG 2.2, 1.4.1 with technique G183)."""
     ground = scene.ground.name
     ways = [Alternative("Underline links in running text", ({"op": "replace", "path": "/links/underlined", "value": True},))]
@@ -180,7 +180,7 @@ def _told_apart(scene: Scene) -> bool:
     return read and passes(made["link"], made["body"], inks.LINK_FROM_TEXT)
 
 
-def _release(scene: Scene, part: str, role: str, rules: Rules) -> list[Operation]:
+def _release(scene: Scene, part: str, role: str, rules: ColorSettings) -> list[Operation]:
     """What takes off the wire and the pin that set a part by hand; a pin may lie over a wire."""
     made = []
     if scene.fixed[part][1] == "pinned":
@@ -199,7 +199,7 @@ def derived(scene: Scene, part: str) -> Swatch | None:
     return None
 
 
-def mid_ground(scene: Scene, rules: Rules) -> Conflict:
+def mid_ground(scene: Scene, rules: ColorSettings) -> Conflict:
     """A ground on which nothing reaches the ratio for text: large text only, a near step as the ground, or AA."""
     ground = scene.ground
     name, rgb = keyed(ground.name, rules.scheme), ground.rgb
