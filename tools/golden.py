@@ -189,11 +189,21 @@ def rounded(text: str) -> str:
     return re.sub(r"\d+\.\d{6,}", lambda found: repr(round(float(found[0]), 5)), text)
 
 
+def in_order(made: dict[str, Any]) -> dict[str, Any]:
+    """The same without the order of what has none: pairs, conflicts, and declarations in a style sheet."""
+    css = {
+        name: sorted(re.split(r"[;{}\n]", "\n".join(lines))) for name, lines in made["files"].items() if name.endswith(".css")
+    }
+    preview = sorted(re.split(r"[;{}\n]", "\n".join(made["preview"])))
+    listed = {part: sorted(made[part], key=str) for part in ("pairs", "conflicts")}
+    return made | listed | {"files": made["files"] | css, "preview": preview}
+
+
 def compare(job: tuple[Path, int]) -> tuple[int, dict[str, list[str]]]:
     """The parts that differ, each with its first differing lines."""
     folder, number = job
-    before = json.loads(rounded(gzip.decompress(file_of(folder, number).read_bytes()).decode()))
-    after = json.loads(rounded(json.dumps(made(number), ensure_ascii=False, default=str)))
+    before = in_order(json.loads(rounded(gzip.decompress(file_of(folder, number).read_bytes()).decode())))
+    after = in_order(json.loads(rounded(json.dumps(made(number), ensure_ascii=False, default=str))))
     found = {}
     for part in before.keys() | after.keys():
         if before.get(part) != after.get(part):

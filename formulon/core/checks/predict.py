@@ -32,6 +32,7 @@ from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
 from formulon.core.site.values import PLACEHOLDER, Picture
 from formulon.core.system.facets.lockup import size_of
+from formulon.core.system.parts import PARTS
 from formulon.core.system.policy import policy_of
 from formulon.core.system.system import Scheme, System
 from formulon.core.type import emphasis
@@ -279,8 +280,7 @@ class Prediction:
 
     def seen(self, ground: str, ink: str) -> list[tuple[Scheme, str, str]]:
         """The colours of an ink and of what lies behind it, in each scheme."""
-        back = ink.replace("/label/", "/fill/") if "/label/" in ink else "background"
-        paths = [f"ground/{ground}/{part}" for part in (ink, back)]
+        paths = [f"ground/{ground}/{part}" for part in (ink, PARTS[ink].under)]
         found = self.colors[ground, ink] = [
             (scheme, *(self.system.css(path, scheme) for path in paths))  # type: ignore[misc]
             for scheme in self.system.schemes

@@ -19,10 +19,10 @@ from formulon.core.site.motif_drawn import places
 from formulon.core.site.sheets import layouts_css, shared_css, sheet_of
 from formulon.core.site.site import Section, Site
 from formulon.core.system.documents.choices import Choices
+from formulon.core.system.parts import PARTS, drawn_with
 from formulon.core.system.system import System
 from formulon.core.type.ink import ink_area
 
-BUTTON_PARTS = ("fill", "label", "border")
 _GLOBAL = re.compile(r"var\(--((?:space|shape|button|link|type|card|elevation|motion|icon)-[a-z0-9-]+)[,)]")
 
 
@@ -71,18 +71,17 @@ def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
 
 def _text(found: dict[str, Counter[tuple[str, str]]], run: TextRun) -> None:
     at, ground = (run.place.page, run.place.section), f"ground/{run.ground}"
-    variant, label, state = [*run.ink.split("/"), "", ""][:3]
-    if label:
-        if variant != "text" and state == "rest":
+    drawn = PARTS[run.ink]
+    if not drawn.ink:
+        if drawn.variant != "text" and drawn.state == "rest":
             found["button/arrow"][at] += 1
-        for part in BUTTON_PARTS:
-            if variant != "text" or (part == "label" or (part == "fill" and state != "rest")):
-                found[f"{ground}/{variant}/{part}/{state}"][at] += 1
-        if state != "rest":
+        for path in drawn_with(drawn):
+            found[f"{ground}/{path}"][at] += 1
+        if drawn.state != "rest":
             return
         found[f"{ground}/focus"][at] += 1
         found[f"{ground}/focus-inner"][at] += 1
-        if variant == "text":
+        if drawn.variant == "text":
             found[f"{ground}/link-visited"][at] += 1
     else:
         found[f"{ground}/{run.ink}"][at] += 1
@@ -100,18 +99,18 @@ def _text(found: dict[str, Counter[tuple[str, str]]], run: TextRun) -> None:
 def _pressed(found: dict[str, Counter[tuple[str, str]]], run: TextRun, site: Site) -> None:
     """The measures that a button or a link is drawn with, which base.css gives to all of them."""
     at, choices = (run.place.page, run.place.section), site.choices
-    variant, label, state = [*run.ink.split("/"), "", ""][:3]
-    if run.tag != "a" or state not in ("", "rest"):
+    drawn = PARTS[run.ink]
+    if run.tag != "a" or drawn.state not in ("", "rest"):
         return
     paths = ["button/least", "link/padding-block"]
-    if label and variant != "text":
+    if drawn.variant in ("primary", "secondary"):
         small = choices.buttons.small_in_header and run.place.section == site.frame.header.id
         size = "button/small-padding" if small else "button/padding"
         paths = ["button/least", f"{size}-block", f"{size}-inline", "shape/button-radius", "shape/border"]
         paths += ["shape/radius"] if choices.corners.button is None else []
         paths += ["button/phone-width"] if run.place.section != site.frame.header.id else []
         paths += ["icon/stroke", "icon/cap", "icon/join"] if choices.buttons.arrow != "none" else []
-        raised = choices.buttons.raised and variant == "primary"
+        raised = choices.buttons.raised and drawn.variant == "primary"
         paths += [f"elevation/{part}" for part in ("across", "down", "blur", "strength")] if raised else []
     paths += ["motion/duration", "motion/easing"] if choices.motion != "none" else []
     for path in paths:

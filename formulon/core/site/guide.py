@@ -20,7 +20,7 @@ from formulon.core.system.documents.choices import STEPS
 from formulon.core.system.documents.identity import BrandColor, Mark
 from formulon.core.system.facets.lockup import clear_space, least_height
 from formulon.core.system.facets.shape import space
-from formulon.core.system.solving.marks import GOOD, visibility
+from formulon.core.system.solving.logo import GOOD, visibility
 from formulon.core.system.system import Scheme, Step, System
 from formulon.core.type.library import family
 

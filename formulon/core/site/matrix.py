@@ -14,7 +14,7 @@ from formulon.core.site.site import Site
 from formulon.core.system.css import drawn_css
 from formulon.core.system.documents.choices import GROUNDS
 from formulon.core.system.documents.identity import Identity
-from formulon.core.system.solving.buttons import VARIANTS
+from formulon.core.system.parts import VARIANTS
 from formulon.core.system.system import System
 
 STATES = ("rest", "hover", "pressed", "focus", "disabled", "busy")

@@ -14,7 +14,7 @@ from PIL import Image
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.site import Site
 from formulon.core.system.documents.identity import Mark
-from formulon.core.system.solving.marks import visibility
+from formulon.core.system.solving.logo import visibility
 from formulon.core.system.system import System
 
 _SAFE = 0.8  # of the side; what a phone may cut off lies outside

@@ -3,9 +3,8 @@
 import re
 from functools import cache
 
-from formulon.core.system.documents.choices import GROUNDS, INKS
-from formulon.core.system.solving import fields
-from formulon.core.system.solving.buttons import PARTS, STATES, VARIANTS
+from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.parts import GROUND, PARTS
 from formulon.core.system.system import Scheme, System, Token
 
 
@@ -68,13 +67,4 @@ def aliases_css(used: frozenset[str]) -> str:
 @cache
 def _short_names() -> dict[str, str]:
     """The short names, and where among a ground's tokens they lead."""
-    buttons = [f"{variant}/{part}/{state}" for variant in VARIANTS for part in PARTS for state in STATES]
-    paths = [
-        "background",
-        "motif",
-        "motif-band",
-        *INKS,
-        *buttons,
-        *(f"field/{part}/{state}" for part in fields.PARTS for state in fields.STATES),
-    ]
-    return {path.replace("/", "-"): path for path in paths}
+    return {path.replace("/", "-"): path for path in (GROUND, "motif", "motif-band", *PARTS)}

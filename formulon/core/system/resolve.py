@@ -11,7 +11,8 @@ from formulon.core.system.documents.identity import Identity, Mark, Typefaces
 from formulon.core.system.facets import lockup, motif, shape, typography
 from formulon.core.system.policy import policy_of
 from formulon.core.system.solving.coloring import Coloring
-from formulon.core.system.solving.palette import Exact, Palette
+from formulon.core.system.solving.costs import Costs
+from formulon.core.system.solving.palette import Exact, palette_of
 from formulon.core.system.solving.settings import ColorSettings
 from formulon.core.system.solving.ways import lost_pin
 from formulon.core.system.system import Conflict, Scheme, Step, System, Token
@@ -27,7 +28,7 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
     marks = tuple((m.id, m.kind, m.meant_for, m.svg) for m in identity.marks)
     schemes = choices.schemes()
     forbidden = _forbidden(identity)
-    runs = [_colored(colors, marks, _rules(choices, scheme, forbidden)) for scheme in schemes]
+    runs = [_colored(colors, marks, _settings(choices, scheme, forbidden)) for scheme in schemes]
     header = next((mark for mark in identity.marks if mark.id == runs[0].marks["navigation"].mark), None)
     steps, letters = _typography(identity.typefaces.model_dump_json(), choices.scale.model_dump_json())
     every = [_with_motif(run, choices, scheme) for run, scheme in zip(runs, schemes, strict=True)]
@@ -51,7 +52,7 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
         tuple(conflicts),
         pinned_steps,
         runs[0].marks,
-        runs[0].palette.references,
+        {swatch.reference: swatch.rgb for swatch in runs[0].palette.swatches},
         schemes,
         {path: token for path, token in second.items() if token != tokens.get(path)},
         runs[1].marks if second else {},
@@ -60,7 +61,7 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
 
 def _with_motif(run: Coloring, choices: Choices, scheme: Scheme) -> dict[str, Token]:
     """The tokens of a scheme with those of the motif, which are solved once the grounds are."""
-    return run.tokens | {token.path: token for token in motif.colors(run.palette, run.tokens, choices, scheme)}
+    return run.tokens | {token.path: token for token in motif.colors(run.costs, run.tokens, choices, scheme)}
 
 
 def _forbidden(identity: Identity) -> tuple[tuple[str, str], ...]:
@@ -75,7 +76,7 @@ def _forbidden(identity: Identity) -> tuple[tuple[str, str], ...]:
     return tuple(found)
 
 
-def _rules(choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str], ...]) -> ColorSettings:
+def _settings(choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str], ...]) -> ColorSettings:
     """What the choices say of the colours of one scheme, as a key that can be hashed."""
     return ColorSettings(
         scheme,
@@ -99,10 +100,10 @@ def _of(scheme: Scheme, entries: dict[str, str]) -> dict[str, str]:
 
 
 @lru_cache(maxsize=48)
-def _colored(colors: ColorFacts, marks: MarkFacts, rules: ColorSettings) -> Coloring:
+def _colored(colors: ColorFacts, marks: MarkFacts, settings: ColorSettings) -> Coloring:
     """The part of a system that follows from colours and marks. Kept, since a drag of the radius leaves it as it is."""
     made = [Mark.model_validate({"id": i, "name": "", "kind": k, "meant_for": m, "svg": svg}) for i, k, m, svg in marks]
-    run = Coloring(colors, made, rules, _palette(colors, _ramp_pins(rules)))
+    run = Coloring(colors, made, settings, _costs(colors, _ramp_pins(settings)))
     run.resolve()
     return run
 
@@ -116,14 +117,14 @@ def _typography(typefaces: str, scale: str) -> tuple[dict[str, Step], list[Token
 
 
 @lru_cache(maxsize=64)
-def _palette(colors: ColorFacts, pins: tuple[tuple[str, RGB], ...]) -> Palette:
-    return Palette(colors, dict(pins))
+def _costs(colors: ColorFacts, pins: tuple[tuple[str, RGB], ...]) -> Costs:
+    return Costs(palette_of(colors, dict(pins)))
 
 
-def _ramp_pins(rules: ColorSettings) -> tuple[tuple[str, RGB], ...]:
+def _ramp_pins(settings: ColorSettings) -> tuple[tuple[str, RGB], ...]:
     return tuple(
         (path.removeprefix("ramp/"), parse_color(value).rgb)
-        for path, value in rules.pins
+        for path, value in settings.pins
         if path.startswith(("ramp/", "neutral/"))
     )
 

@@ -43,7 +43,7 @@ from formulon.core.system.documents.choices import GROUNDS, Choices
 from formulon.core.system.documents.identity import Mark
 from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
-from formulon.core.system.solving.marks import choose
+from formulon.core.system.solving.logo import choose
 from formulon.core.type.library import families
 from formulon.studio.api import library_shapes, shapes, source_shapes
 from formulon.studio.api.problems import problem

@@ -9,7 +9,7 @@ from formulon.core.identity.variants import Adjustment, MadeMark, adjusted, buil
 from formulon.core.system.documents.choices import GROUNDS
 from formulon.core.system.facets.lockup import clear_space, least_height, shape
 from formulon.core.system.resolve import resolve
-from formulon.core.system.solving.marks import visibility
+from formulon.core.system.solving.logo import visibility
 from formulon.studio.api import logo_shapes as shapes
 from formulon.studio.api.access import brand_of
 from formulon.studio.api.base import View, answer

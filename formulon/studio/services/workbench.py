@@ -26,6 +26,7 @@ from formulon.core.site.site import Site
 from formulon.core.system.documents.choices import GROUNDS
 from formulon.core.system.facets.near_duplicates import near_duplicates
 from formulon.core.system.facets.proportions import proportions
+from formulon.core.system.parts import PARTS
 from formulon.core.system.resolve import resolve
 from formulon.core.system.system import System
 
@@ -59,9 +60,9 @@ def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
     frame = (site.frame.header.id, site.frame.footer.id)
     report = check(facts, system, frame=frame, profile=profile_of(site.choices))
     uses = Counter(
-        (fact.ground, _shown_ink(fact.ink))
+        (fact.ground, PARTS[fact.ink].drawn_as or fact.ink)
         for fact in facts
-        if isinstance(fact, TextRun) and not _other_state(fact.ink) and fact.scheme == system.schemes[0]
+        if isinstance(fact, TextRun) and PARTS[fact.ink].state not in ("hover", "pressed") and fact.scheme == system.schemes[0]
     )
     return {
         **system.to_json(),
@@ -115,14 +116,6 @@ def _fits(system: System) -> dict[str, dict[str, float]]:
     return {
         ground: dict(zip(references, ratios[:, column].round(4).tolist(), strict=True)) for column, ground in enumerate(GROUNDS)
     }
-
-
-def _other_state(ink: str) -> bool:
-    return ink.endswith(("/hover", "/pressed"))
-
-
-def _shown_ink(ink: str) -> str:
-    return "link" if ink == "text/label/rest" else ink
 
 
 def _drawn(site: Site, system: System, facts: list[Fact]) -> dict[str, str]:

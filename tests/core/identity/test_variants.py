@@ -15,7 +15,7 @@ from formulon.core.identity.svg import rebuild
 from formulon.core.identity.variants import Adjustment, adjusted, built, recolored, reversed_mark, single_ink, trimmed, turned
 from formulon.core.system.documents.identity import Mark
 from formulon.core.system.facets.mark_shapes import shape_of
-from formulon.core.system.solving.marks import drawn_colors, visibility
+from formulon.core.system.solving.logo import drawn_colors, visibility
 from tests.conftest import quillmoor_identity
 
 NIGHT, CHALK, LAMP = from_hex("#1b2147"), from_hex("#f6f1e7"), from_hex("#f2a93b")

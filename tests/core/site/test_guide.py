@@ -15,8 +15,8 @@ from formulon.core.site.render import Preview, render
 from formulon.core.site.site import Site
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.system.documents.choices import Choices
+from formulon.core.system.parts import VARIANTS
 from formulon.core.system.resolve import resolve
-from formulon.core.system.solving.buttons import VARIANTS
 
 PREVIEW = Preview("/static/fonts/")
 

@@ -16,7 +16,7 @@ from formulon.core.color.vision import DICHROMACIES, seen_color
 from formulon.core.system.documents.choices import GROUNDS, Choices
 from formulon.core.system.documents.identity import BrandColor, Identity
 from formulon.core.system.resolve import resolve
-from formulon.core.system.solving.buttons import stands_off
+from formulon.core.system.solving.groups.main_button import stands_off
 from formulon.core.system.system import System
 
 BLACK, WHITE = (0, 0, 0), (255, 255, 255)

@@ -12,12 +12,12 @@ from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import oklab, oklch
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import from_hex, to_hex
-from formulon.core.system.documents.choices import GROUNDS, WIRED_INKS, Choices, Links, Thresholds
+from formulon.core.system.documents.choices import GROUNDS, Choices, Links, Thresholds
 from formulon.core.system.documents.identity import BrandColor, Identity
+from formulon.core.system.parts import ROLES, VARIANTS
 from formulon.core.system.policy import policy_of
 from formulon.core.system.resolve import resolve
-from formulon.core.system.solving import inks
-from formulon.core.system.solving.buttons import VARIANTS
+from formulon.core.system.solving.groups.texts import LINK_FROM_TEXT
 from formulon.core.system.system import System
 
 COUNT = 1008
@@ -89,7 +89,7 @@ def everything_holds(identity: Identity, choices: Choices, system: System) -> No
         assert parsed.rgb in ramp
         assert all(oklab(a)[0] >= oklab(b)[0] - 0.004 for a, b in pairwise(ramp))
     unmet = told(system)
-    needed = {0.0, policy.text, policy.large, policy.boundary, inks.LINK_FROM_TEXT}
+    needed = {0.0, policy.text, policy.large, policy.boundary, LINK_FROM_TEXT}
     for pair in system.pairs:
         assert pair.ratio == contrast_ratio(from_hex(pair.foreground), from_hex(pair.background))
         assert pair.required in needed
@@ -124,7 +124,7 @@ def wired(choices: Choices, identity: Identity, dice: random.Random) -> Choices:
     """Choices with a few wires and pins at random, most of which cannot be read."""
     references = [*(c.id for c in identity.colors), "neutral/500", "white", "black"]
     prefix = "dark:" if choices.scheme == "dark" else ""
-    roles = [f"{prefix}{dice.choice(GROUNDS)}/{dice.choice((*WIRED_INKS, 'primary', 'secondary'))}" for _ in range(2)]
+    roles = [f"{prefix}{dice.choice(GROUNDS)}/{dice.choice(list(ROLES))}" for _ in range(2)]
     pins = {f"{prefix}ground/{dice.choice(GROUNDS)}/{dice.choice(VARIANTS)}/label/rest": some_hex(dice)}
     pins |= {f"{prefix}ground/{dice.choice(GROUNDS)}/link-hover": some_hex(dice)}
     fills = ("primary/fill/rest", "primary/fill/hover", "field/fill/rest", "secondary/fill/pressed", "selection")

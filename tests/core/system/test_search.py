@@ -10,7 +10,8 @@ from formulon.core.color.srgb import RGB
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import BrandColor, Identity
 from formulon.core.system.resolve import resolve
-from formulon.core.system.solving.palette import Exact, Palette
+from formulon.core.system.solving.costs import Costs, Kept
+from formulon.core.system.solving.palette import Exact, palette_of
 from formulon.core.system.solving.search import ALL, EXACT, NEUTRAL, PURE, RAMP, TONES, rank_costs, together
 
 INF = float("inf")
@@ -41,10 +42,10 @@ def test_ranks_follow_the_order_and_calm_colors_go_first() -> None:
 
 @pytest.mark.parametrize("forbidden", [frozenset(), frozenset({((27, 33, 71), (246, 241, 231)), ((255, 255, 255), (9, 9, 9))})])
 def test_a_text_costs_the_same_on_one_fill_as_in_the_table_of_all(forbidden: frozenset[tuple[RGB, RGB]]) -> None:
-    palette = Palette(
+    palette = palette_of(
         (Exact("night", "Night", "#1B2147"), Exact("lamp", "Lamp", "#F2A93B"), Exact("chalk", "Chalk", "#F6F1E7"))
     )
-    texts = palette.texts(((246, 241, 231), (27, 33, 71)), 0.0, ALL, 0.09, 4.5, forbidden)
+    texts = Costs(palette).texts(((246, 241, 231), (27, 33, 71)), 0.0, ALL, 0.09, 4.5, forbidden)
     for row, swatch in enumerate(palette.swatches):
         assert texts.on(swatch.rgb).tolist() == texts.costs[row].tolist()
         assert texts.least[row] == min(texts.on(swatch.rgb))
@@ -63,3 +64,26 @@ def test_the_inner_tone_of_the_focus_ring_stays_the_brands_where_the_outer_was_p
     assert system.tokens["ground/paper/focus"].css == "#f0f0f0"
     assert system.tokens["ground/paper/focus-inner"].origin == "exact"
     assert any(conflict.path == "ground/paper/focus" for conflict in system.conflicts)
+
+
+def test_what_is_remembered_is_bounded_and_the_newest_stays() -> None:
+    kept: Kept[int, int] = Kept(8)
+    for key in range(100):
+        kept[key] = key
+        assert kept[key] == key
+        assert len(kept) <= 8
+    assert set(kept) >= {97, 98, 99}
+
+
+def test_a_palette_that_was_asked_thousands_of_things_answers_as_a_new_one() -> None:
+    palette = palette_of((Exact("night", "Night", "#1B2147"), Exact("lamp", "Lamp", "#F2A93B")))
+    old, dice = Costs(palette), random.Random(4)
+    for _ in range(2000):
+        back = (dice.randrange(256), dice.randrange(256), dice.randrange(256))
+        old.passing(back, 4.5)
+        old.fills(back)
+    for back in ((27, 33, 71), (1, 2, 3), (200, 180, 90)):
+        assert old.passing(back, 4.5).tolist() == Costs(palette).passing(back, 4.5).tolist()
+        assert old.fills(back).cost.tolist() == Costs(palette).fills(back).cost.tolist()
+    held = sum(len(one) for one in vars(old).values() if isinstance(one, Kept))
+    assert held < 8 * 512

@@ -1096,7 +1096,7 @@ export interface components {
          *     ("night"), a step of its ramp ("lamp/200"), a step of the neutral ramp ("neutral/700"), "white" or "black".
          *
          *     `pins` fixes a token by hand, by its path ("ground/paper/primary/fill/hover", "dark:ground/paper/link",
-         *     "space/4"); see core/system/pins.py for the forms of values.
+         *     "space/4"); see core/system/documents/pins.py for the forms of values.
          */
         Choices: {
             /**
@@ -1849,7 +1849,7 @@ export interface components {
             marks?: components["schemas"]["Mark"][];
             /**
              * Organisation
-             * @description A kind out of core/system/organisations.py, or empty.
+             * @description A kind out of core/system/documents/organisations.py, or empty.
              * @default
              */
             organisation: string;
@@ -2555,6 +2555,14 @@ export interface components {
             what: components["schemas"]["WhatEnum"];
         };
         /**
+         * Planned
+         * @description What planning anew would change.
+         */
+        Planned: {
+            /** Differences */
+            differences: components["schemas"]["Difference"][];
+        };
+        /**
          * PointRequest
          * @description What a point of the history is called; empty for nothing.
          */
@@ -2629,14 +2637,6 @@ export interface components {
              *     ]
              */
             guide: number[];
-        };
-        /**
-         * Proposal
-         * @description What planning anew would change.
-         */
-        Proposal: {
-            /** Differences */
-            differences: components["schemas"]["Difference"][];
         };
         /**
          * Question
@@ -4063,7 +4063,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Proposal"];
+                    "application/json": components["schemas"]["Planned"];
                 };
             };
         };

@@ -7,6 +7,7 @@ from pydantic import Field, field_validator
 
 from formulon.core.system.documents.identity import Model
 from formulon.core.system.documents.pins import check_pin
+from formulon.core.system.parts import ROLES
 from formulon.core.system.system import Scheme
 
 # What a section can stand on; navigation and footer have grounds of their own.
@@ -16,14 +17,8 @@ SectionGround = Literal["paper", "tint", "brand", "accent", "deep"]
 StepName = Literal["display", "h1", "h2", "h3", "h4", "h5", "h6", "intro", "body", "fine", "label"]
 PictureKindName = Literal["opening", "text", "card"]
 GroundName = Literal["paper", "tint", "brand", "accent", "deep", "navigation", "footer"]
-INKS = (
-    "heading", "body", "quiet", "link", "link-hover", "link-visited", "boundary", "line", "focus", "focus-inner",
-    "selection", "selection-ink", "success", "warning", "error",
-)  # fmt: skip
-# Inks that a colour can be led to; the others follow from these and can be pinned.
-WIRED_INKS = ("heading", "body", "quiet", "link", "boundary", "line", "focus", "selection", "success", "warning", "error")
 DARK = "dark:"
-_ROLE = re.compile(rf"({DARK})?({'|'.join(GROUNDS)})(/({'|'.join(WIRED_INKS)}|primary|secondary))?")
+_ROLE = re.compile(rf"({DARK})?({'|'.join(GROUNDS)})(/({'|'.join(ROLES)}))?")
 _REFERENCE = re.compile(r"[a-z0-9-]{1,40}(/[1-9]\d{1,2})?")
 _TOKEN = re.compile(rf"({DARK})?[a-z0-9-]{{1,60}}(/[a-z0-9-]{{1,60}}){{1,4}}")
 

@@ -16,7 +16,7 @@ from formulon.core.system.documents.choices import DARK, GROUNDS, Choices
 from formulon.core.system.documents.identity import Identity, Mark
 from formulon.core.system.facets.lockup import clear_space, least_height
 from formulon.core.system.fluid import fluid
-from formulon.core.system.solving.palette import Palette
+from formulon.core.system.solving.costs import Costs
 from formulon.core.system.solving.scene import made_for_here
 from formulon.core.system.solving.search import EXACT, NEUTRAL, PURE, RAMP, Swatch
 from formulon.core.system.system import Alternative, Conflict, Origin, Scheme, Token
@@ -58,7 +58,7 @@ def measures(identity: Identity, choices: Choices) -> Iterator[Token]:
     yield Token("motif/room", "number", round(room, 3), f"{room:.3g}", "derived", said)
 
 
-def colors(palette: Palette, tokens: Mapping[str, Token], choices: Choices, scheme: Scheme) -> Iterator[Token]:
+def colors(costs: Costs, tokens: Mapping[str, Token], choices: Choices, scheme: Scheme) -> Iterator[Token]:
     """The motif's colour on every ground; none where there is no motif."""
     if choices.motif.shape == "none":
         return
@@ -70,7 +70,7 @@ def colors(palette: Palette, tokens: Mapping[str, Token], choices: Choices, sche
             yield _color(path, made_for_here(parse_color(pins[path]).rgb, pins[path]), "pinned", f"Pinned at {pins[path]}.")
             continue
         back = from_hex(tokens[f"ground/{ground}/background"].css)
-        found = _best(palette, back, wish)
+        found = _best(costs, back, wish)
         ratio = shown(contrast_ratio(found.rgb, back))
         reason = f"{found.label} is {ratio} on the ground; a {choices.motif.strength} motif asks for {wish:g}:1."
         yield _color(path, found, "exact" if found.kind == EXACT else "derived", reason)
@@ -89,16 +89,16 @@ def conflicts(identity: Identity, choices: Choices) -> Iterator[Conflict]:
         )  # fmt: skip
 
 
-def _best(palette: Palette, back: RGB, wish: float) -> Swatch:
+def _best(costs: Costs, back: RGB, wish: float) -> Swatch:
     """The swatch whose contrast with the ground is nearest to the wish, exact colours before steps of their ramps, and those
     before neutrals; among what is seen at all."""
     own = relative_luminance(back) + 0.05
-    light = palette.whole.lifted
+    light, palette = costs.whole.lifted, costs.palette
     ratios = np.maximum(light, own) / np.minimum(light, own)
-    costs = np.abs(np.log(ratios / wish)) + np.array([_WEAKER[int(kind)] for kind in palette.kind])
+    away_by = np.abs(np.log(ratios / wish)) + np.array([_WEAKER[int(kind)] for kind in palette.kind])
     away = np.hypot(*(palette.lab[:, 1:] - np.array(oklab(back))[1:]).T)  # a step of a foreign hue is nobody's colour there
-    costs += np.where(palette.kind == EXACT, 0.0, _FOREIGN * away)
-    return palette.swatches[int(np.argmin(np.where(ratios >= SEEN, costs, np.inf)))]
+    away_by += np.where(palette.kind == EXACT, 0.0, _FOREIGN * away)
+    return palette.swatches[int(np.argmin(np.where(ratios >= SEEN, away_by, np.inf)))]
 
 
 def _color(path: str, swatch: Swatch, origin: Origin, reason: str) -> Token:

@@ -9,19 +9,18 @@ from formulon.core.color.oklab_scalar import mixed
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.system.documents.identity import Mark
+from formulon.core.system.parts import GROUND, ROLES
 from formulon.core.system.policy import AA
-from formulon.core.system.solving import inks, ways
-from formulon.core.system.solving import marks as logo
-from formulon.core.system.solving.grounds import Fixed, Ground, assign, ends
-from formulon.core.system.solving.on_ground import Standing, token_of
-from formulon.core.system.solving.palette import Exact, Palette
+from formulon.core.system.solving import logo, ways
+from formulon.core.system.solving.costs import Costs
+from formulon.core.system.solving.grounds import ByHand, Ground, Set, assign, ends
+from formulon.core.system.solving.groups.texts import prepare
+from formulon.core.system.solving.on_ground import OnGround, on_ground, token_of
+from formulon.core.system.solving.palette import Exact
 from formulon.core.system.solving.scene import Scene, made_for_here
 from formulon.core.system.solving.search import Swatch
 from formulon.core.system.solving.settings import ColorSettings
 from formulon.core.system.system import Conflict, MarkOnGround, Origin, Pair, Token
-
-# Where a wire to a role lands among the tokens of a ground.
-WIRED = {"primary": "primary/fill/rest", "secondary": "secondary/label/rest"}
 
 
 @dataclass
@@ -30,30 +29,30 @@ class Coloring:
 
     brand: tuple[Exact, ...]
     given_marks: list[Mark]
-    rules: ColorSettings
-    palette: Palette
+    settings: ColorSettings
+    costs: Costs
     tokens: dict[str, Token] = field(default_factory=dict)
     pairs: list[Pair] = field(default_factory=list)
     conflicts: list[Conflict] = field(default_factory=list)
     marks: dict[str, MarkOnGround] = field(default_factory=dict)
 
     def resolve(self) -> None:
-        policy = self.rules.policy
-        self.bare = replace(self.rules, wires=(), pins=(), large_only=(), forbidden=(), plates=())
+        policy, self.palette = self.settings.policy, self.costs.palette
+        self.bare = replace(self.settings, wires=(), pins=(), large_only=(), forbidden=(), plates=())
         self.exact_colors()
-        grounds, by_ground = self.fixed()
-        self.grounds = assign(self.palette, grounds, self.rules.scheme)
-        both = ends(self.palette, self.grounds, self.rules.scheme)
+        grounds, by_ground = self.by_hand()
+        self.grounds = assign(self.palette, grounds, self.settings.scheme)
+        both = ends(self.palette, self.grounds, self.settings.scheme)
         names = {color.id: swatch.rgb for color, swatch in zip(self.brand, self.palette.brand, strict=True)}
-        forbidden = frozenset((names[ink], names[ground]) for ink, ground in self.rules.forbidden)
+        forbidden = frozenset((names[ink], names[ground]) for ink, ground in self.settings.forbidden)
         backs = [ground.rgb for ground in self.grounds.values()]
-        inks.prepare(self.palette, backs, both, self.grounds["brand"].rgb)
-        solved: dict[str, Standing] = {}
+        prepare(self.costs, backs, both, self.grounds["brand"].rgb)
+        solved: dict[str, OnGround] = {}
         problems: list[_Problem] = []
         for ground in self.grounds.values():
-            large = policy != AA and ground.name in self.rules.large_only
+            large = policy != AA and ground.name in self.settings.large_only
             problem = _Problem(
-                self.palette, ground, self.grounds["paper"], self.grounds["brand"].swatch, both,
+                self.costs, ground, self.grounds["paper"], self.grounds["brand"].swatch, both,
                 policy.large if large else policy.text, policy.boundary,
                 tuple(by_ground.get(ground.name, {}).items()), forbidden, self.of_ground(ground.name),
             )  # fmt: skip
@@ -70,13 +69,13 @@ class Coloring:
                 self.conflicts += part.conflicts
             self.mark(ground, twin)
         self.pictures()
-        for path, value in self.rules.pins:
+        for path, value in self.settings.pins:
             if path.split("/")[0] in ("ramp", "neutral", "picture") and path not in self.tokens:
-                self.conflicts.append(ways.lost_pin(path, value, self.rules.scheme))
+                self.conflicts.append(ways.lost_pin(path, value, self.settings.scheme))
 
     def of_ground(self, name: str) -> ColorSettings:
         """The rules as far as they bear on one ground, so that its solution is kept while others are changed."""
-        wires = tuple(wire for wire in self.rules.wires if wire[0].partition("/")[0] == name)
+        wires = tuple(wire for wire in self.settings.wires if wire[0].partition("/")[0] == name)
         return replace(self.bare, wires=wires) if wires else self.bare
 
     def add(self, path: str, swatch: Swatch, origin: Origin, reason: str) -> None:
@@ -84,7 +83,7 @@ class Coloring:
 
     def exact_colors(self) -> None:
         """The brand's own colours, their ramps, and the neutral."""
-        pins = dict(self.rules.pins)
+        pins = dict(self.settings.pins)
         for color, swatch in zip(self.brand, self.palette.brand, strict=True):
             parsed = color.parsed
             exact = color.value if len(color.value) == 7 and color.value.startswith("#") else parsed.hex
@@ -113,33 +112,33 @@ class Coloring:
         made: tuple[Origin, str] = ("pinned", f"Pinned at {text}.") if path in pins else ("derived", reason)
         self.tokens[path] = Token(path, "color", text, text, *made)
 
-    def fixed(self) -> tuple[Fixed, dict[str, Fixed]]:
+    def by_hand(self) -> tuple[ByHand, dict[str, dict[str, Set]]]:
         """What wires and pins set: the grounds' own colours, and by ground what stands on them. A pin goes before a
         wire. What leads nowhere becomes a conflict."""
-        grounds: dict[str, tuple[Swatch, Origin]] = {}
-        inks: dict[str, dict[str, tuple[Swatch, Origin]]] = {}
-        for role, reference in self.rules.wires:
+        grounds: dict[str, Set] = {}
+        parts: dict[str, dict[str, Set]] = {}
+        for role, reference in self.settings.wires:
             swatch = self.palette.get(reference)
-            ground, _, rest = role.partition("/")
+            ground, _, name = role.partition("/")
             if swatch is None:
-                self.conflicts.append(ways.lost_wire(role, reference, self.rules.scheme))
-            elif rest:
-                inks.setdefault(ground, {})[WIRED.get(rest, rest)] = swatch, "chosen"
+                self.conflicts.append(ways.lost_wire(role, reference, self.settings.scheme))
+            elif name:
+                parts.setdefault(ground, {})[ROLES[name].path] = Set(swatch, "chosen")
             else:
-                grounds[ground] = swatch, "chosen"
-        for path, value in self.rules.pins:
+                grounds[ground] = Set(swatch, "chosen")
+        for path, value in self.settings.pins:
             family, _, rest = path.partition("/")
             if family != "ground":
                 continue
             ground, _, part = rest.partition("/")
-            swatch = made_for_here(parse_color(value).rgb, value)
-            if part == "background":
-                grounds[ground] = swatch, "pinned"
+            pinned = Set(made_for_here(parse_color(value).rgb, value), "pinned")
+            if part == GROUND:
+                grounds[ground] = pinned
             else:
-                inks.setdefault(ground, {})[part] = swatch, "pinned"
-        return grounds, dict(inks)
+                parts.setdefault(ground, {})[part] = pinned
+        return grounds, parts
 
-    def copy(self, part: Standing, twin: str, name: str) -> None:
+    def copy(self, part: OnGround, twin: str, name: str) -> None:
         """What stands on a ground that has the colour of another, with nothing set by hand on either."""
         start, own = len(f"ground/{twin}/"), f"ground/{name}/"
         for token in part.tokens.values():
@@ -152,7 +151,7 @@ class Coloring:
     def pictures(self) -> None:
         """The five colours in which the picture library draws, and those with which photographs are treated."""
         deep, accent, brand = (self.grounds[name] for name in ("deep", "accent", "brand"))
-        pins = dict(self.rules.pins)
+        pins = dict(self.settings.pins)
         light, dark = sorted((self.grounds["paper"], deep), key=lambda ground: relative_luminance(ground.rgb), reverse=True)
         for name, swatch, what in (
             (
@@ -191,22 +190,22 @@ class Coloring:
 
     def mark(self, ground: Ground, twin: str | None) -> None:
         path = f"logo/{ground.name}"
-        pinned = next((value for key, value in self.rules.pins if key == path), None)
+        pinned = next((value for key, value in self.settings.pins if key == path), None)
         marks = [m for m in self.given_marks if m.id == pinned] or self.given_marks
         chosen = logo.choose(marks, ground.name, ground.rgb)
         plated: MarkOnGround | None = None
         if chosen.mark:
             plated = logo.on_plate(marks, ground.name, {name: one.rgb for name, one in self.grounds.items()})
-        if ground.name in self.rules.plates and plated:
+        if ground.name in self.settings.plates and plated:
             chosen, plated = plated, None
         origin: Origin = "derived"
         if pinned is not None and chosen.mark == pinned:
             origin = "pinned"
         elif pinned is not None:
-            self.conflicts.append(ways.lost_pin(path, pinned, self.rules.scheme))
+            self.conflicts.append(ways.lost_pin(path, pinned, self.settings.scheme))
         self.marks[ground.name] = chosen
         other = self.elsewhere(marks, ground) if chosen.mark and chosen.visibility < logo.GOOD else None
-        told, conflict = logo.told(chosen, ground.name, ground.rgb, self.rules.scheme, plated, other)
+        told, conflict = logo.told(chosen, ground.name, ground.rgb, self.settings.scheme, plated, other)
         if conflict:
             # The same colour has the same conflict: it is told once.
             self.conflicts.append(replace(conflict, cause=f"logo/{twin}") if twin else conflict)
@@ -219,33 +218,30 @@ class Coloring:
 class _Problem:
     """All that the solution of one ground follows from."""
 
-    palette: Palette
+    costs: Costs
     ground: Ground
     paper: Ground
     action: Swatch
     both: tuple[RGB, RGB]
     text: float
     boundary: float
-    fixed: tuple[tuple[str, tuple[Swatch, Origin]], ...]
+    by_hand: tuple[tuple[str, Set], ...]
     forbidden: frozenset[tuple[RGB, RGB]]
-    rules: ColorSettings
+    settings: ColorSettings
 
 
 @lru_cache(maxsize=256)
-def _solved(problem: _Problem) -> Standing:
+def _solved(problem: _Problem) -> OnGround:
     """What stands on one ground. Kept: a wire to one ground solves no other again."""
-    part = Standing(problem.rules)
     grounds = {"paper": problem.paper, problem.ground.name: problem.ground}
-    part.on_ground(
-        Scene(
-            problem.palette, problem.ground, grounds, problem.both, problem.action, problem.text, problem.boundary,
-            dict(problem.fixed), problem.forbidden, problem.rules.underlined,
-        )
+    scene = Scene(
+        problem.costs, problem.ground, grounds, problem.both, problem.action, problem.text, problem.boundary,
+        dict(problem.by_hand), problem.forbidden, problem.settings.underlined,
     )  # fmt: skip
-    return part
+    return on_ground(scene, problem.settings)
 
 
 def _alike(one: _Problem, other: _Problem) -> bool:
     """Whether two grounds have the same solution."""
     same = one.ground.swatch == other.ground.swatch and one.text == other.text
-    return same and not (one.fixed or other.fixed or one.forbidden)
+    return same and not (one.by_hand or other.by_hand or one.forbidden)

@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from typing import NamedTuple
 
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.oklab_scalar import oklab, oklch, rgb_of
@@ -31,7 +32,14 @@ class Ground:
         return self.swatch.rgb
 
 
-Fixed = Mapping[str, tuple[Swatch, Origin]]
+class Set(NamedTuple):
+    """A colour that was set by hand: by a wire (chosen) or a pin."""
+
+    swatch: Swatch
+    origin: Origin
+
+
+ByHand = Mapping[str, Set]
 Found = dict[str, tuple[Swatch, str]]
 
 
@@ -53,14 +61,14 @@ class _Brand:
         self.lightness = light
 
 
-def assign(palette: Palette, fixed: Fixed, scheme: Scheme) -> dict[str, Ground]:
-    """Every ground: from the wires and pins in `fixed` where there are some, and else from the exact colours."""
+def assign(palette: Palette, by_hand: ByHand, scheme: Scheme) -> dict[str, Ground]:
+    """Every ground: from the wires and pins in `by_hand` where there are some, and else from the exact colours."""
     brand = _Brand(palette)
     chosen = _light(palette, brand) if scheme == "light" else _dark(palette, brand)
     grounds: dict[str, Ground] = {}
     for name in GROUNDS:
-        if name in fixed:
-            swatch, origin = fixed[name]
+        if name in by_hand:
+            swatch, origin = by_hand[name]
             verb = "chosen" if origin == "chosen" else "pinned"
             grounds[name] = Ground(name, swatch, origin, f"{swatch.label} was {verb} for {name}.")
         elif name in ("navigation", "footer"):

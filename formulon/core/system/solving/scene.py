@@ -1,4 +1,4 @@
-"""A scene: one ground with everything that bears on what stands on it. The parts of a ground are solved from it."""
+"""A scene: one ground with everything that bears on what stands on it. Role groups are solved from it."""
 
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field, replace
@@ -11,8 +11,10 @@ from formulon.core.color.contrast import contrast_ratio, relative_luminance
 from formulon.core.color.difference import difference
 from formulon.core.color.oklab_scalar import lightened, oklab
 from formulon.core.color.srgb import RGB, Floats
-from formulon.core.system.solving.grounds import Fixed, Ground, far_from
-from formulon.core.system.solving.palette import BLACK, WHITE, Palette
+from formulon.core.system.parts import GROUND, Needs
+from formulon.core.system.solving.costs import Costs
+from formulon.core.system.solving.grounds import ByHand, Ground, Set, far_from
+from formulon.core.system.solving.palette import BLACK, WHITE
 from formulon.core.system.solving.search import (
     ALL,
     SIGNAL,
@@ -36,29 +38,33 @@ TOWARDS = 0.3
 
 
 class Made(NamedTuple):
-    """One colour that stands on a ground: what it is, why, on which colour it stands and what it needs there."""
+    """The colour of one part: what it is, where it came from and why."""
 
-    name: str
     swatch: Swatch
     origin: Origin
     reason: str
-    on: RGB
-    required: float
+
+    @property
+    def rgb(self) -> RGB:
+        return self.swatch.rgb
+
+
+Solved = dict[str, Made]  # by path of the part
 
 
 @dataclass(frozen=True)
 class Scene:
-    """`fixed` holds what wires and pins set, by the part of a token's path after the ground; `forbidden` the pairs of
-    ink and ground that the guideline rules out; `both` the light and the dark end in which text is wanted."""
+    """`by_hand` holds what wires and pins set, by path of the part; `forbidden` the pairs of ink and ground that the guideline
+    rules out; `both` the light and the dark end in which text is wanted."""
 
-    palette: Palette
+    costs: Costs
     ground: Ground
     grounds: Mapping[str, Ground]
     both: tuple[RGB, RGB]
     action: Swatch
     text: float
     boundary: float
-    fixed: Fixed = field(default_factory=dict)
+    by_hand: ByHand = field(default_factory=dict)
     forbidden: Forbidden = frozenset()
     underlined: bool = True
 
@@ -75,38 +81,51 @@ class Scene:
     @cached_property
     def ratios(self) -> Floats:
         """Contrast ratios of all swatches of the palette on the ground."""
-        return against(self.palette.whole.lifted, relative_luminance(self.back))
+        return against(self.costs.whole.lifted, relative_luminance(self.back))
 
     def origin(self, name: str, swatch: Swatch) -> Origin:
         """Where a value came from: the wire's or pin's word, or by its class."""
-        if name in self.fixed:
-            return self.fixed[name][1]
+        if name in self.by_hand:
+            return self.by_hand[name].origin
         return ORIGINS[swatch.kind]
 
     def without(self, part: str) -> "Scene":
         """The same with one part no longer set by hand."""
-        return replace(self, fixed={name: value for name, value in self.fixed.items() if name != part})
+        return replace(self, by_hand={name: value for name, value in self.by_hand.items() if name != part})
+
+    def with_part(self, part: str, swatch: Swatch) -> "Scene":
+        """The same with one part set by hand."""
+        return replace(self, by_hand={**self.by_hand, part: Set(swatch, "chosen")})
+
+    @cached_property
+    def needs(self) -> Mapping[Needs, float]:
+        """The least ratios that are asked for here."""
+        return {"text": self.text, "boundary": self.boundary, "none": 0.0}
+
+    def behind(self, under: str, made: Mapping[str, Made]) -> RGB:
+        """The colour that a part stands on: the ground, or another part."""
+        return self.back if under == GROUND else made[under].rgb
 
     def options(self, name: str, wish: RGB, order: tuple[int, ...] = ALL, calm: float | None = None) -> Options:
         """What a role may take: the one colour that was set by hand, else all swatches against a wish."""
-        if name in self.fixed:
-            swatch = self.fixed[name][0]
-            return Options([swatch], np.array([relative_luminance(swatch.rgb) + 0.05]), np.zeros(1))
-        return self.palette.options(oklab(wish), order, calm)
+        if name in self.by_hand:
+            swatch = self.by_hand[name].swatch
+            return Options([swatch], np.array([relative_luminance(swatch.rgb) + 0.05]), np.zeros(1), True)
+        return self.costs.options(oklab(wish), order, calm)
 
     def fills(self, name: str, wish: RGB) -> Options:
         """What a fill may take: pure black and white only where no other fill has an ink."""
-        return self.options(name, wish) if name in self.fixed else self.palette.fills(wish)
+        return self.options(name, wish) if name in self.by_hand else self.costs.fills(wish)
 
     def texts(
         self, name: str, fills: Options, mix: float = 0.0, order: tuple[int, ...] = ALL, calm: float = CALM_TEXT
     ) -> Texts:
         """A text that stands on fills and is wanted in one of the two ends, with a share of the other in it."""
-        made = self.palette.texts(self.both, mix, order, calm, self.text, self.forbidden)
-        if name in self.fixed:
+        made = self.costs.texts(self.both, mix, order, calm, self.text, self.forbidden)
+        if name in self.by_hand:
             only = self.options(name, self.back)
             return Texts(fills, only, only, self.both, self.text, self.forbidden)
-        if fills.swatches is not self.palette.swatches:
+        if fills.by_hand:
             return Texts(fills, made.light, made.dark, self.both, self.text, self.forbidden)
         return made
 
@@ -120,29 +139,28 @@ class Scene:
 
     def seen(self, options: Options, background: RGB, required: float) -> Floats:
         """Added to costs: infinite where options do not pass on a colour."""
-        if options.swatches is self.palette.swatches:
-            return self.palette.passing(background, required)
+        if not options.by_hand:
+            return self.costs.passing(background, required)
         return bars(against(options.lifted, relative_luminance(background)) >= required)
 
     def first_apart(self, fills: Options, costs: Floats, least: float) -> int | None:
         """The index of the fill of least cost that is seen beside the ground; None where there is none. One that was set
         by hand is taken as it is."""
         for index in ascending(costs):
-            if fills.swatches is not self.palette.swatches or difference(fills.swatches[index].rgb, self.back) >= least:
+            if fills.by_hand or difference(fills.swatches[index].rgb, self.back) >= least:
                 return index
         return None
 
     def seen_apart(self, fills: Options, least: float) -> Floats:
         """Added to costs: infinite for fills that are not seen beside the ground."""
-        if fills.swatches is not self.palette.swatches:
+        if fills.by_hand:
             return np.zeros(len(fills.swatches))
-        return bars(self.palette.apart_from(self.back) >= least)
+        return bars(self.costs.apart_from(self.back) >= least)
 
     def beside(self, first: Options, second: Options, required: float) -> Floats:
         """Added to costs, shape (m, n): infinite where two that are seen beside each other do not pass together."""
-        whole = self.palette.swatches
-        if first.swatches is whole and second.swatches is whole:
-            return self.palette.barred(required)
+        if not (first.by_hand or second.by_hand):
+            return self.costs.barred(required)
         return bars(between(first, second) >= required)
 
     def solve(
@@ -155,8 +173,8 @@ class Scene:
 
     def least_bad(self, background: RGB) -> Swatch:
         """The swatch with most contrast, for where nothing passes."""
-        ratios = against(self.palette.whole.lifted, relative_luminance(background))
-        return self.palette.swatches[int(np.argmax(ratios))]
+        ratios = against(self.costs.whole.lifted, relative_luminance(background))
+        return self.costs.swatches[int(np.argmax(ratios))]
 
 
 def moved(rgb: RGB, by: float) -> RGB | None:

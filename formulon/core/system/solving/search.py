@@ -53,11 +53,12 @@ class Swatch(NamedTuple):
 
 class Options(NamedTuple):
     """What a role may take: swatches, the terms of their contrast ratios (relative luminance and 0.05) and their costs,
-    each of shape (n,)."""
+    each of shape (n,). One that was set by hand is the only one."""
 
     swatches: Sequence[Swatch]
     lifted: Floats
     cost: Floats
+    by_hand: bool = False
 
 
 def rank_cost(rank: int) -> float:
