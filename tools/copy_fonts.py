@@ -1,7 +1,7 @@
-"""Copy the shipped type families from the pinned Fontsource packages into formulon/core/type/library.
+"""Copy the shipped type families from the pinned Fontsource packages into formulon/typefaces.
 
 Run after `npm ci` in tools/fonts when a family is added or its version moves. Each family folder holds its files by
-alphabet (those of SUBSETS that the family has), its licence, and family.json: what the package says of it, and what was measured on its outlines.
+alphabet (those of SUBSETS that the family has), and its licence; index.json has what the packages say of them, and what was measured on their outlines.
 """
 
 import json
@@ -17,7 +17,7 @@ from fontTools.ttLib import TTFont  # noqa: E402
 
 from formulon.core.type.features import measure, plain  # noqa: E402
 from formulon.core.type.languages import languages  # noqa: E402
-from formulon.core.type.library import FOLDER  # noqa: E402
+from formulon.typefaces import FOLDER  # noqa: E402
 
 MODULES = Path(__file__).resolve().parent / "fonts" / "node_modules"
 SUBSETS = ("latin", "latin-ext", "vietnamese", "greek", "greek-ext", "cyrillic", "cyrillic-ext")
@@ -36,7 +36,8 @@ def spans(codes: set[int]) -> str:
     return ",".join(f"{low:x}" if low == high else f"{low:x}-{high:x}" for low, high in made)
 
 
-def copy(package: Path) -> None:
+def copy(package: Path) -> dict[str, object]:
+    """Copies a family's files; what the index has of it."""
     name = package.name
     target = FOLDER / name
     shutil.rmtree(target, ignore_errors=True)
@@ -63,7 +64,7 @@ def copy(package: Path) -> None:
         codes |= own if style == "normal" else set()
     licence = (package / "LICENSE").read_text()
     (target / "OFL.txt").write_text(licence)
-    told = {
+    return {
         "name": data["family"],
         "category": data["category"],
         "axes": [one for one in data["variable"] if one != "ital"] if data["variable"] else [],
@@ -77,9 +78,10 @@ def copy(package: Path) -> None:
         "italics": italics,
         "measured": asdict(measure(plain((target / f"{faces[0]['key']}.woff2").read_bytes()))),
     }
-    (target / "family.json").write_text(json.dumps(told, indent=2, ensure_ascii=False) + "\n", encoding="utf-8")
 
 
 if __name__ == "__main__":
-    for one in sorted([*(MODULES / "@fontsource-variable").iterdir(), *(MODULES / "@fontsource").iterdir()]):
-        copy(one)
+    packages = sorted([*(MODULES / "@fontsource-variable").iterdir(), *(MODULES / "@fontsource").iterdir()])
+    index = {one.name: copy(one) for one in packages}
+    lines = ",\n".join(f"{json.dumps(name)}: {json.dumps(told, ensure_ascii=False)}" for name, told in sorted(index.items()))
+    (FOLDER.parent / "index.json").write_text(f"{{\n{lines}\n}}\n", encoding="utf-8")

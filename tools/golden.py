@@ -127,7 +127,7 @@ def laid_out(site: Site, dice: random.Random) -> Site:
         return section.model_copy(update={"layout": dice.choice(layouts), "content": content})
 
     pages: list[Page] = []
-    for page in site.own_pages():
+    for page in site.pages:
         sections = [other(section) for section in page.sections]
         dice.shuffle(sections)
         pages.append(page.model_copy(update={"sections": sections}))
@@ -148,7 +148,7 @@ def made(number: int) -> dict[str, Any]:
     facts = predict(site, system)
     report = check(facts, system)
     files = render(site, system)
-    preview = render_page(site, system, site.pages[0], Preview("/fonts", "/pictures", system.schemes[0], "/own"))
+    preview = render_page(site, system, site.drawn[0], Preview("/fonts", "/pictures", system.schemes[0], "/own"))
     return {
         "tokens": {token.path: [token.css, token.origin, token.reason, token.alias] for token in system.tokens.values()},
         "dark": {token.path: [token.css, token.origin] for token in system.dark.values()},
@@ -185,7 +185,8 @@ def write(job: tuple[Path, int]) -> None:
 
 
 def rounded(text: str) -> str:
-    """Figures to five places: sums may be made in another order."""
+    """Figures to five places, since sums may be made in another order; and families by their id."""
+    text = re.sub(r"family=(?:Family\()?'([\w-]+)'\)?", r"family='\1'", text)
     return re.sub(r"\d+\.\d{6,}", lambda found: repr(round(float(found[0]), 5)), text)
 
 

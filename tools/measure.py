@@ -168,7 +168,7 @@ def reaching(site: Site) -> Row:
 def eight_pages() -> None:
     """Four more pages for the demo, so that eight stand on the sheet."""
     brand = Brand.objects.get(slug="quillmoor-observatory")
-    for page in sites.load(brand).own_pages()[:4]:
+    for page in sites.load(brand).pages[:4]:
         body = page.model_dump() | {"id": f"{page.id}-more", "name": f"{page.name} more", "menu": False}
         Document.objects.create(brand=brand, name=f"page:{page.id}-more", body=body)
 
@@ -179,7 +179,7 @@ def large_site() -> Site:
     site = sites.load(brand)
     pages = []
     for number in range(PAGES):
-        page = site.pages[number % 4].model_copy(deep=True)
+        page = site.drawn[number % 4].model_copy(deep=True)
         page.id, page.menu = f"page-{number}", number < 6
         text = page.model_dump_json().replace("page:offer", "page:page-2").replace("page:about", "page:page-1")
         page = model.Page.model_validate_json(text.replace("page:contact", "page:page-3"))
@@ -197,7 +197,7 @@ def fitting_texts(site: Site) -> Row:
     system = resolve(site.identity, site.choices)
     texts = [
         (section, path, slot, value)
-        for page in site.pages
+        for page in site.drawn
         for section in page.sections
         for path, (slot, value) in slot_values(section).items()
         if slot.type == "text"
@@ -221,7 +221,7 @@ def fitting_texts(site: Site) -> Row:
 
 def rendering(site: Site) -> Row:
     system = resolve(site.identity, site.choices)
-    seconds = timed(lambda: [render_page(site, system, page) for page in site.pages])
+    seconds = timed(lambda: [render_page(site, system, page) for page in site.drawn])
     return f"render {PAGES} pages", f"{seconds:.2f} s", "2 s", seconds <= 2
 
 
@@ -240,7 +240,7 @@ def axe_time(page: Page, site: Site) -> float:
     axe = (ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text(encoding="utf-8")
     with tempfile.TemporaryDirectory() as name:
         folder = Path(name)
-        part = site.model_copy(update={"pages": site.pages[:AXE_PAGES]})
+        part = site.model_copy(update={"pages": site.drawn[:AXE_PAGES]})
         part.frame.order = [one.id for one in part.pages]
         for path, data in render(part, resolve(part.identity, part.choices)).items():
             (folder / path).parent.mkdir(parents=True, exist_ok=True)
@@ -353,7 +353,7 @@ def publishing(site: Site) -> Row:
     brand = Brand.objects.get(slug="quillmoor-observatory")
     brand.documents.exclude(name__in=["identity", "choices"]).delete()
     Document.objects.create(brand=brand, name="frame", body=site.frame.model_dump())
-    Document.objects.bulk_create(Document(brand=brand, name=f"page:{p.id}", body=p.model_dump()) for p in site.pages)
+    Document.objects.bulk_create(Document(brand=brand, name=f"page:{p.id}", body=p.model_dump()) for p in site.drawn)
     first = timed(lambda: releases.publish(brand, None))
     again = timed(lambda: releases.publish(brand, None))
     return f"publish {PAGES} pages", f"{first:.2f} s, again unchanged {again:.2f} s", "5 s", max(first, again) <= 5
@@ -363,9 +363,9 @@ def preflight(site: Site) -> Row:
     """Preflight of many sections under AAA in both schemes: the report, and the fixes of twenty findings, the first that come."""
 
     def work(pages: int, sections: int) -> tuple[float, int]:
-        every = [section for page in site.pages[:4] for section in page.sections]
+        every = [section for page in site.drawn[:4] for section in page.sections]
         made = [
-            site.pages[0].model_copy(
+            site.drawn[0].model_copy(
                 update={"id": f"page-{page}", "sections": [
                     every[index % len(every)].model_copy(update={"id": f"section-{index}"}) for index in range(sections)
                 ]}

@@ -99,7 +99,7 @@ TIME_ZONE = "UTC"
 USE_TZ = True
 
 STATIC_URL = "/static/"
-STATICFILES_DIRS = [ROOT / "web" / "dist", ("fonts", ROOT / "formulon" / "core" / "type" / "library")]
+STATICFILES_DIRS = [ROOT / "web" / "dist", ("fonts", ROOT / "formulon" / "typefaces" / "files")]
 WHITENOISE_USE_FINDERS = True
 # Vite writes an eight-character hash before the ending.
 WHITENOISE_IMMUTABLE_FILE_TEST = r"^.+[.-][0-9a-zA-Z_-]{8}\..+$"

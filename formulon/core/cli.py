@@ -121,11 +121,11 @@ def resolve_command(identity: str, choices: str | None, form: str) -> None:
 def build(site: str, out: str, form: str) -> None:
     """The pages of SITE.json as static files."""
     made = _site(site)
-    system = resolve(made.identity, made.choices)
+    system = made.system()
     files = render(made, system)
     if made.choices.publish_guide:
         files |= guide_files(made, system)
-    files |= {social_path(made, system, page): social_picture(made, system, page) for page in made.pages}
+    files |= {social_path(made, system, page): social_picture(made, system, page) for page in made.drawn}
     files = versioned(files)
     try:
         for name, data in files.items():
@@ -137,7 +137,7 @@ def build(site: str, out: str, form: str) -> None:
     if form == "json":
         _print({"out": out, "files": [{"path": name, "bytes": len(data)} for name, data in files.items()]})
     else:
-        click.echo(f"{len(made.pages)} pages, {len(files)} files in {out}.")
+        click.echo(f"{len(made.drawn)} pages, {len(files)} files in {out}.")
 
 
 @main.command()

@@ -17,7 +17,7 @@ from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
 from formulon.core.type.breaks import between_words, opportunities
 from formulon.core.type.emphasis import encoded, parts, styles
-from formulon.core.type.library import families
+from formulon.core.type.library import SHIPPED
 from formulon.core.type.lines import broken, line_count, text_width
 from tests.conftest import DATA, quillmoor_identity, quillmoor_pictures
 
@@ -95,8 +95,8 @@ def texts() -> list[str]:
 def face(family_id: str) -> str:
     """The family's faces, with the files inside the style rule."""
     made = []
-    for one in (*families()[family_id].faces, *families()[family_id].italics):
-        style = "font-style:italic;" if one in families()[family_id].italics else ""
+    for one in (*SHIPPED[family_id].faces, *SHIPPED[family_id].italics):
+        style = "font-style:italic;" if one in SHIPPED[family_id].italics else ""
         data = base64.b64encode(one.open()).decode()
         low, high = one.weights
         made.append(
@@ -174,7 +174,7 @@ def chunked() -> list[tuple[str, str]]:
 def test_lines_are_those_of_chromium_in_eight_languages(tab: Page, family_id: str) -> None:
     """The lines of texts with compounds, addresses, slashes, soft hyphens and no-break spaces at four widths, of which one is
     narrower than most words: at least 99 % equal (the project's own aim)."""
-    weight, size, wanted = families()[family_id].nearest_weight(400), 19, chunked()
+    weight, size, wanted = SHIPPED[family_id].nearest_weight(400), 19, chunked()
     assert len(wanted) >= 150 and len({language for language, _ in wanted}) == 8
     tab.set_content(f"<!doctype html><html><style>{face(family_id)}</style><body>")
     tab.evaluate("Promise.all([...document.fonts].map(f => f.load()))")
@@ -184,7 +184,7 @@ def test_lines_are_those_of_chromium_in_eight_languages(tab: Page, family_id: st
         (language, text, box, count, lines)
         for (language, text), counts in zip(wanted, seen, strict=True)
         for box, count in zip(NARROW, counts, strict=True)
-        if len(lines := broken(family_id, weight, text, size, box, 0.0, language)) != count
+        if len(lines := broken(SHIPPED[family_id], weight, text, size, box, 0.0, language)) != count
     ]
     assert len(wrong) <= 0.01 * len(wanted) * len(NARROW), "\n".join(map(repr, wrong))
 
@@ -203,7 +203,7 @@ def test_the_table_of_pairs_is_chromiums(tab: Page) -> None:
 @pytest.mark.parametrize("family_id", TEN)
 def test_lines_and_widths_are_those_of_chromium(tab: Page, family_id: str) -> None:
     """200 texts at three widths: at least 99 % of line counts equal, every width within 1 % (the project's own aim)."""
-    weight, size, wanted = families()[family_id].nearest_weight(600), 19, texts()
+    weight, size, wanted = SHIPPED[family_id].nearest_weight(600), 19, texts()
     tab.set_content(f"<!doctype html><html lang=en><style>{face(family_id)}</style><body>")
     tab.evaluate("Promise.all([...document.fonts].map(f => f.load()))")
     seen = tab.evaluate(MEASURE, [wanted, BOXES, weight, size])
@@ -211,11 +211,11 @@ def test_lines_and_widths_are_those_of_chromium(tab: Page, family_id: str) -> No
         (text, box, count)
         for text, counts in zip(wanted, seen["counts"], strict=True)
         for box, count in zip(BOXES, counts, strict=True)
-        if line_count(family_id, weight, text, size, box) != count
+        if line_count(SHIPPED[family_id], weight, text, size, box) != count
     ]
     assert len(wrong) <= 0.01 * len(wanted) * len(BOXES), wrong[:5]
     for text, width in zip(wanted, seen["widths"], strict=True):
-        assert text_width(family_id, weight, text, size) == pytest.approx(width, rel=0.01), text
+        assert text_width(SHIPPED[family_id], weight, text, size) == pytest.approx(width, rel=0.01), text
 
 
 def stressed(texts: list[str]) -> list[str]:
@@ -233,7 +233,7 @@ def stressed(texts: list[str]) -> list[str]:
 @pytest.mark.parametrize("family_id", ["inter", "spectral", "playfair-display", "figtree"])
 def test_lines_of_emphasised_texts_are_those_of_chromium(tab: Page, family_id: str) -> None:
     """As above, with stretches in the family's own italic and bold, written as pages write them."""
-    weight, size, wanted = families()[family_id].nearest_weight(400), 19, stressed(texts())
+    weight, size, wanted = SHIPPED[family_id].nearest_weight(400), 19, stressed(texts())
     style = "html{font-synthesis:none}em{font-style:italic}strong{font-weight:700}"
     tab.set_content(f"<!doctype html><html lang=en><style>{face(family_id)}{style}</style><body>")
     tab.evaluate("Promise.all([...document.fonts].map(f => f.load()))")
@@ -246,7 +246,7 @@ def test_lines_of_emphasised_texts_are_those_of_chromium(tab: Page, family_id: s
         (text, box, count)
         for text, counts in zip(wanted, seen["counts"], strict=True)
         for box, count in zip(BOXES, counts, strict=True)
-        if line_count(family_id, weight, encoded(text), size, box) != count
+        if line_count(SHIPPED[family_id], weight, encoded(text), size, box) != count
     ]
     assert len(wrong) <= 0.01 * len(wanted) * len(BOXES), wrong[:5]
     assert sum(bool(styles(text)) for text in wanted) > 150

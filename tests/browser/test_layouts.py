@@ -71,8 +71,8 @@ def site(case: str, footer: str) -> Site:
         "contact": {} if case == "missing" else {"email": "korb@moorweide.example", "phone": "+49 30 901820"},
     })  # fmt: skip
     made = plan(identity, Choices.model_validate({"cards": {"many": "lined", "long": "solid"}.get(case, "plain")}))
-    home = made.own_pages()[0].model_copy(update={"sections": every_layout(case)})
-    body = made.model_dump() | {"pages": [home.model_dump(), *(page.model_dump() for page in made.own_pages()[1:])]}
+    home = made.pages[0].model_copy(update={"sections": every_layout(case)})
+    body = made.model_dump() | {"pages": [home.model_dump(), *(page.model_dump() for page in made.pages[1:])]}
     body["frame"]["footer"]["layout"] = footer
     body["frame"]["footer"]["content"] = {
         slot: value for slot, own in CATALOGUE["footer"].slots.items() if (value := filled(own, case))

@@ -8,13 +8,13 @@ from fontTools.ttLib import TTFont
 from playwright.sync_api import Page, expect
 
 from formulon.core.type.features import plain
-from formulon.core.type.library import family
+from formulon.core.type.library import SHIPPED
 from tests.browser.conftest import open_demo, stage, violations
 
 
 def own_font(tmp_path: Path, bits: int = 0) -> Path:
     """A font file of a family that nobody has: one of the library under another name, with embedding bits."""
-    font = TTFont(io.BytesIO(plain(family("spectral").faces[0].open())))
+    font = TTFont(io.BytesIO(plain(SHIPPED.family("spectral").faces[0].open())))
     for number in (1, 4, 16):
         font["name"].setName("Quill Roman", number, 3, 1, 0x409)
     font["OS/2"].fsType = bits

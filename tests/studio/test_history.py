@@ -5,6 +5,7 @@ import pytest
 from formulon.core.site.documents import documents as documents_of
 from formulon.core.site.documents import of_site
 from formulon.core.type.alike import writes
+from formulon.core.type.library import SHIPPED
 from formulon.studio.models import Brand, Entry
 from formulon.studio.services import sites
 from formulon.studio.services.places import meeting, places
@@ -255,7 +256,7 @@ def test_a_new_name_brings_the_letters_that_it_is_written_in(anna: Api) -> None:
     brand = Brand.objects.get(pk=anna.post("brands", {"name": "Osier & Reed"}).json()["id"])
     first = anna.get(f"brands/{brand.pk}").json()["identity"]["body"]["typefaces"]
     greek = renamed(anna, brand, "Παρατηρητήριο")["typefaces"]
-    assert greek != first and all(writes(greek[role], "en", "Παρατηρητήριο") for role in ("heading", "body"))
+    assert greek != first and all(writes(SHIPPED[greek[role]], "en", "Παρατηρητήριο") for role in ("heading", "body"))
     report = anna.get(f"brands/{brand.pk}/preflight").json()
     assert [one["message"] for one in report["findings"] if one["rule"] == "type/missing-glyphs"] == []
     anna.undo(brand)  # one step, with the typefaces that came along

@@ -7,15 +7,17 @@ import pytest
 from django.core.files.uploadedfile import SimpleUploadedFile
 from fontTools.ttLib import TTFont
 
+from formulon.core.errors import FontError
+from formulon.core.site.documents import site_of
 from formulon.core.type.features import plain
-from formulon.core.type.library import families, family
+from formulon.core.type.library import SHIPPED
 from formulon.studio.models import Blob, Brand
 from formulon.studio.services import releases, sites
 from tests.studio.conftest import Api
 
 
 def font(name: str, source: str = "spectral", face: int = 0, bits: int = 0, copyright: str = "", italic: bool = False) -> bytes:
-    faces = families()[source].italics if italic else families()[source].faces
+    faces = SHIPPED[source].italics if italic else SHIPPED[source].faces
     latin = [one for one in faces if one.asked(ord("A"))]  # by weight
     made = TTFont(io.BytesIO(plain(latin[face].open())))
     for number in (1, 4, 16):
@@ -48,8 +50,7 @@ def test_files_of_one_family_join_and_each_draws_its_weight(anna: Api, brand: Br
     (own,) = identity_of(anna, brand)["body"]["fonts"]
     assert [(file["lightest"], file["heaviest"]) for file in own["files"]] == [(400, 400), (600, 600)]
     assert use(anna, brand, own["id"]).status_code == 200
-    sites.load(brand)
-    made = family(own["id"])
+    made = sites.load(brand).library.family(own["id"])
     assert made.nearest_weight(700) == 600 and made.at(600)[0].key == own["files"][1]["sha256"][:16]
     served = anna.get(f"brands/{brand.pk}/fonts/{own['files'][0]['sha256'][:16]}.woff2")
     assert served.content[:4] == b"wOF2" and served["Content-Type"] == "font/woff2"
@@ -113,7 +114,8 @@ def test_italics_join_their_family_and_are_served_where_texts_stress(anna: Api, 
     (own,) = identity_of(anna, brand)["body"]["fonts"]
     assert [(file["lightest"], file["italic"]) for file in own["files"]] == [(400, False), (400, True)] and own["italic"]
     use(anna, brand, own["id"])
-    made = family(sites.load(brand).identity.typefaces.heading)
+    site = sites.load(brand)
+    made = site.library.family(site.identity.typefaces.heading)
     assert made.italic and made.at(400, slanted=True)[0].key == own["files"][1]["sha256"][:16]
     assert upload(anna, brand, font("Quill", face=1)).status_code == 200  # another weight joins both
     (own,) = identity_of(anna, brand)["body"]["fonts"]
@@ -131,7 +133,7 @@ def test_type_sheet_tells_pairs_fit_and_letters_that_lack(anna: Api, brand: Bran
     anna.change(brand, "identity", revision, {"op": "replace", "path": "/languages", "value": ["ru"]})
     sheet = anna.get(f"brands/{brand.pk}/type").json()
     assert any(one["language"] == "Russian" and "Ж" in one["characters"].upper() for one in sheet["lacking"])
-    assert sheet["pairs"] and all("ru" in families()[pair["heading"]].languages for pair in sheet["pairs"])
+    assert sheet["pairs"] and all("ru" in SHIPPED[pair["heading"]].languages for pair in sheet["pairs"])
     steps = {one["step"]: one for one in sheet["steps"]}
     assert steps["display"]["largest"] > 20 and sum(steps["display"]["lines"]["360"].values()) >= 1
     revision = identity_of(anna, brand)["revision"]
@@ -150,3 +152,14 @@ def test_the_type_sheet_tells_which_families_lack_letters_of_the_brands_words(an
     assert not {one for pair in sheet["pairs"] for one in (pair["heading"], pair["body"])} & without.keys()
     plain = Brand.objects.get(pk=anna.post("brands", {"name": "Osier & Reed 24"}).json()["id"])
     assert anna.get(f"brands/{plain.pk}/type").json()["without"] == []
+
+
+def test_a_brands_own_family_is_known_where_its_site_is_and_nowhere_else(anna: Api, brand: Brand) -> None:
+    upload(anna, brand, font("Quill"))
+    (own,) = identity_of(anna, brand)["body"]["fonts"]
+    assert use(anna, brand, own["id"]).status_code == 200
+    assert sites.load(brand).system().steps["h1"].family.name == "Quill"
+    assert own["id"] not in SHIPPED
+    bodies, _ = sites.bodies_of(brand)
+    with pytest.raises(FontError, match="not at hand"):
+        site_of(bodies, []).system()

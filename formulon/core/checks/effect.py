@@ -11,7 +11,6 @@ from formulon.core.checks.reach import Use, places_of, reach
 from formulon.core.checks.runner import check
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.site import Page, Section, Site
-from formulon.core.system.resolve import resolve
 from formulon.core.system.system import System
 
 
@@ -56,7 +55,7 @@ class Effect:
 
 def effect(before: Site, after: Site, open_blob: OpenBlob | None = None) -> Effect:
     """The effect of going from one site to the other. `open_blob`: see `predict`."""
-    old, new = (resolve(site.identity, site.choices) for site in (before, after))
+    old, new = (site.system() for site in (before, after))
     was, now = predict(before, old, open_blob=open_blob), predict(after, new, open_blob=open_blob)
     reached = reach(after, new, now)
     tokens = _tokens(old, new, {path: sum(use.count for use in uses) for path, uses in reached.items()})
@@ -113,6 +112,6 @@ def _edited(before: Site, after: Site) -> list[tuple[str, str]]:
 
 def _sections(site: Site) -> Iterator[tuple[Page, Section]]:
     """Every section of every page, from the top."""
-    for page in site.pages:
+    for page in site.drawn:
         for section in (site.frame.header, *page.sections, site.frame.footer):
             yield page, section

@@ -85,7 +85,7 @@ def _text(run: TextRun) -> TextFit:
 def largest(site: Site, system: System, step: str, lines: int = MOST_LINES, width: int = PHONE) -> float:
     """The largest size in px at a width with which no text of a step takes more than some lines; 0 where none does."""
     of, language = system.steps[step], site.identity.language
-    texts = [(section, path, value) for page in site.pages for section, path, value in _texts(page, step)]
+    texts = [(section, path, value) for page in site.drawn for section, path, value in _texts(page, step)]
 
     def holds(size: float) -> bool:
         for section, path, value in texts:

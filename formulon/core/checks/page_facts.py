@@ -5,6 +5,7 @@ from dataclasses import dataclass, field
 from formulon.core.site.backdrop import Demand
 from formulon.core.system.policy import AA, Policy
 from formulon.core.type.fit import Fit
+from formulon.core.type.library import Family
 
 LARGE_PX, LARGE_BOLD_PX, BOLD = 24.0, 56 / 3, 700  # WCAG 2.2, "large scale": 18 pt, or 14 pt and bold; 1 pt is 4/3 px
 
@@ -33,7 +34,7 @@ class TextRun:
     weight: int
     sizes: dict[int, float]
     fits: dict[int, Fit] = field(default_factory=dict)
-    family: str = ""
+    family: Family | None = None
     unknown_glyphs: str = ""
     placeholder: bool = False  # some of it is still to be written
     scheme: str = "light"

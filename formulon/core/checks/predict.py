@@ -61,7 +61,7 @@ def predict(
     """All facts of the given pages, or of every page, in the order of the site, at viewport widths in px. `open_blob` gives the
     bytes of a photograph by its SHA-256; without it, what a text on a photograph has cannot be told."""
     work = Prediction(site, system, open_blob, widths)
-    return [fact for page in (site.pages if pages is None else pages) for fact in work.page(page)]
+    return [fact for page in (site.drawn if pages is None else pages) for fact in work.page(page)]
 
 
 class Prediction:
@@ -79,7 +79,7 @@ class Prediction:
 
     def page(self, page: Page) -> Iterator[Fact]:
         yield PageHead(
-            Place(page.id, "", ""), page.name, page.title, page.description, self.language, page.id == self.site.pages[0].id
+            Place(page.id, "", ""), page.name, page.title, page.description, self.language, page.id == self.site.drawn[0].id
         )
         yield from self.header(page)
         for section in page.sections:
@@ -88,7 +88,7 @@ class Prediction:
         yield from self.section(page, footer)
         yield from self.name(page, footer)
         regions = footer.catalogue.layouts[footer.layout].regions
-        names = [p.name for p in (self.site.pages[0], *self.site.menu())]
+        names = [p.name for p in (self.site.drawn[0], *self.site.menu())]
         yield from self.links(page, footer, names, regions["links"].flow == "row", "links")
         ways = [way for way in (contact.email, contact.phone) if way]
         yield from self.links(page, footer, ways, regions["contact"].flow == "row", "contact")

@@ -52,7 +52,7 @@ def reach(site: Site, system: System, facts: Iterable[Fact]) -> Reach:
             asset = site.asset(fact.source[6:]) if fact.source.startswith("asset:") else None
             if asset and not asset.svg:
                 _treated(found, fact, site.choices)
-    for page in site.pages:
+    for page in site.drawn:
         motifs = places(site, page)
         for section in (site.frame.header, *page.sections, site.frame.footer):
             _motif(found, page.id, section, motifs.get(section.id))

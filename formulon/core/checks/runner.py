@@ -21,7 +21,6 @@ from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.documents import page_document
 from formulon.core.site.site import Page, Site
-from formulon.core.system.resolve import resolve
 from formulon.core.system.system import System
 
 MOST_FIXES = 4
@@ -136,7 +135,7 @@ class Preflight:
         kept: MutableMapping[str, PageChecks] | None = None, gone: Gone = lambda: False,
     ) -> None:  # fmt: skip
         self.site, self.open_blob, self.gone = site, open_blob, gone
-        self.system = system or resolve(site.identity, site.choices)
+        self.system = system or site.system()
         self.kept: MutableMapping[str, PageChecks] = {} if kept is None else kept
         self.shared = _shared(site)
         self.rules = list(profile_of(site.choices).rules())
@@ -146,11 +145,11 @@ class Preflight:
     def report(self) -> Report:
         """What the rules find on all pages, without fixes."""
         frame = (self.site.frame.header.id, self.site.frame.footer.id)
-        return _report([*(self.page(page) for page in self.site.pages), self.whole()], frame)
+        return _report([*(self.page(page) for page in self.site.drawn), self.whole()], frame)
 
     def whole(self) -> PageChecks:
         """What the rules find that look at the site as a whole."""
-        return _run_site([fact for page in self.site.pages for fact in self.page(page).kept], self.system, self.rules)
+        return _run_site([fact for page in self.site.drawn for fact in self.page(page).kept], self.system, self.rules)
 
     def page(self, page: Page) -> PageChecks:
         """What the rules find on a page."""
@@ -236,7 +235,7 @@ class Preflight:
 
 def _shared(site: Site) -> str:
     """What the checks of every page rest on besides the page."""
-    pages = [(page.id, page.name, page.menu) for page in site.pages]
+    pages = [(page.id, page.name, page.menu) for page in site.drawn]
     assets = [asset.model_dump_json(exclude={"svg"}) for asset in site.assets]
     parts = [site.identity.model_dump_json(), site.choices.model_dump_json(), site.frame.model_dump_json(), pages, assets]
     return hashlib.blake2b(repr(parts).encode(), digest_size=16).hexdigest()
@@ -369,7 +368,7 @@ def _changed(site: Site, system: System, changes: Sequence[Change]) -> tuple[Sit
         return None
     if changed.identity == site.identity and changed.choices == site.choices:
         return changed, system
-    return changed, resolve(changed.identity, changed.choices)
+    return changed, changed.system()
 
 
 def _predicted(one: Rule, fact: Looked, facts: Sequence[Fact]) -> float | None:

@@ -66,7 +66,7 @@ def load_site(data: bytes, name: str, open_file: Opener) -> Site:
     pages = [_fit(Page, *part(page, f"page {index + 1}"), SiteError) for index, page in enumerate(_list(body, "pages", name))]
     frame = _fit(Frame, *part(body["frame"], "frame"), SiteError) if "frame" in body else planned.frame
     try:
-        return Site(identity=identity, choices=choices, frame=frame, pages=pages or planned.own_pages(), assets=assets)
+        return Site(identity=identity, choices=choices, frame=frame, pages=pages or planned.pages, assets=assets)
     except ValidationError as error:
         raise SiteError(f"{name}: {explain(error)}") from error
 

@@ -8,20 +8,20 @@ from coloraide import Color
 
 from formulon.core.color.parse import parse_color
 from formulon.core.system.documents.identity import BrandColor, Identity, slug
-from formulon.core.type.library import family
+from formulon.core.type.library import Library
 
 EXTENSION = "org.formulon.identity"
 
 
-def write(identity: Identity) -> bytes:
+def write(identity: Identity, library: Library) -> bytes:
     """Colours, typefaces and measures as tokens. Print values stand in `$extensions`."""
     made: dict[str, Any] = {
         "$description": f"Identity of {identity.name}",
         "color": {"$type": "color", **{color.id: _color(color) for color in identity.colors}},
         "typeface": {
             "$type": "fontFamily",
-            "heading": {"$value": _families(identity.typefaces.heading)},
-            "body": {"$value": _families(identity.typefaces.body)},
+            "heading": {"$value": _families(identity.typefaces.heading, library)},
+            "body": {"$value": _families(identity.typefaces.body, library)},
         },
     }
     groups: dict[str, dict[str, Any]] = {}
@@ -69,8 +69,8 @@ def _color(color: BrandColor) -> dict[str, Any]:
     return token
 
 
-def _families(family_id: str) -> list[str]:
-    return [part.strip().strip("'") for part in family(family_id).stack.split(",")]
+def _families(family_id: str, library: Library) -> list[str]:
+    return [part.strip().strip("'") for part in library.family(family_id).stack.split(",")]
 
 
 def _stops(css: str) -> list[dict[str, Any]]:

@@ -7,7 +7,7 @@ from formulon.core.color.oklab_scalar import oklch
 from formulon.core.color.srgb import from_hex
 from formulon.core.system.documents.identity import BrandFace, Character, Identity
 from formulon.core.system.documents.organisations import ORGANISATIONS
-from formulon.core.type.library import families
+from formulon.core.type.library import SHIPPED
 
 AXES: tuple[tuple[str, str, str], ...] = (
     ("calm_lively", "calm", "lively"),
@@ -88,7 +88,7 @@ def _light(svg: str) -> bool:
 
 
 def _family(family_id: str) -> str:
-    return families()[family_id].name
+    return SHIPPED[family_id].name
 
 
 def open_questions(identity: Identity, left: list[str] | None = None) -> list[Question]:

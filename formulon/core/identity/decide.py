@@ -23,7 +23,7 @@ from formulon.core.system.documents.identity import (
     slug,
 )
 from formulon.core.type.alike import defaults, for_language
-from formulon.core.type.library import families
+from formulon.core.type.library import SHIPPED
 
 Action = Literal["accept", "lock", "unlock", "reject", "reopen"]
 _CONTACT = ("address", "phone", "email", "hours")
@@ -260,7 +260,7 @@ def follow_language(identity: Identity, language: str) -> None:
     identity.language = language
     for role in ("heading", "body", "third"):
         own = getattr(identity.typefaces, role)
-        if own in families():
+        if own in SHIPPED:
             setattr(identity.typefaces, role, for_language(own, language))
 
 

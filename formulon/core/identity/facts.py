@@ -22,7 +22,7 @@ from formulon.core.identity.sightings import (
     WordSeen,
 )
 from formulon.core.system.documents.decisions import Decisions
-from formulon.core.type.library import families
+from formulon.core.type.library import SHIPPED
 
 _FIELDS = {
     "name": "Name", "strapline": "Strapline", "does": "What it does", "audience": "For whom", "place": "Where",
@@ -99,7 +99,7 @@ def family_key(family: str) -> str:
 def library_family(family: str) -> str:
     """The id of the library's family of that name, or empty."""
     wanted = family_key(family)
-    return next((one.id for one in families().values() if family_key(one.name) == wanted), "")
+    return next((one.id for one in SHIPPED.values() if family_key(one.name) == wanted), "")
 
 
 def _typefaces(readings: list[Reading]) -> list[Fact]:

@@ -119,10 +119,10 @@ def warm() -> None:
 
     from formulon.core.color.printing import cmyk_to_rgb, profile_name
     from formulon.core.errors import ColorError
-    from formulon.core.type.library import DEFAULT_BODY, family
+    from formulon.core.type.library import DEFAULT_BODY, SHIPPED
 
     Image.init()
-    fonts.warm(family(DEFAULT_BODY).faces[0].open())
+    fonts.warm(SHIPPED[DEFAULT_BODY].faces[0].open())
     samples = {
         "a.svg": b'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><style>.a{fill:red}</style><path class="a" d="M0 0h9v9z"/></svg>',
         "a.html": b'<html lang="en"><style>p{color:#123}</style><p style="color:red">Words that are long enough.</p></html>',
@@ -130,7 +130,7 @@ def warm() -> None:
         "a.json": b'{"a":{"$type":"color","$value":{"colorSpace":"oklch","components":[0.5,0.1,20]}}}',
         "a.csv": b"name,value\nNight,#123456\nDay,#abcdef\n",
         "a.md": b"# Words\n\nSome words with lab(50 10 10) and HSL 20 30 40.\n",
-        "a.woff2": family(DEFAULT_BODY).faces[0].open(),
+        "a.woff2": SHIPPED[DEFAULT_BODY].faces[0].open(),
         "a.pdf": _PDF,
     }  # fmt: skip
     for form in ("PNG", "JPEG", "WEBP", "AVIF"):

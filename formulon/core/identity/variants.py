@@ -18,7 +18,7 @@ from formulon.core.errors import ColorError, MarkError
 from formulon.core.identity.svg import ReadMark, parse, rebuild
 from formulon.core.system.documents.identity import Mark
 from formulon.core.system.facets.mark_shapes import shape_of
-from formulon.core.type.library import family
+from formulon.core.type.library import Family
 from formulon.core.type.outlines import outline
 
 MOST_CUT = 0.95  # of a side's length
@@ -129,23 +129,23 @@ def _again(root: etree._Element) -> str:
     return rebuild(etree.tostring(root), "mark").svg
 
 
-def built(name: str, family_id: str, weight: int, ink: RGB, accent: RGB, paper: RGB) -> list[MadeMark]:
+def built(name: str, family: Family, weight: int, ink: RGB, accent: RGB, paper: RGB) -> list[MadeMark]:
     """Three marks for a brand that has none, from the outlines of its name and one motif each."""
-    look, near = family(family_id).measured, family(family_id).nearest_weight(weight)
+    look, near = family.measured, family.nearest_weight(weight)
     size = 40.0
     accent = accent if contrast_ratio(accent, paper) >= SEEN else ink  # a motif that is not seen is none
     cap = look.cap_height * size
     initial = next((char for char in name if char.isalnum()), "•").upper()
-    word, wide = outline(name, family_id, near, size, 0, cap)
+    word, wide = outline(name, family, near, size, 0, cap)
     down = -look.descender * size * 0.7
     made = [_svg(wide, cap + down, f'<path fill="{to_hex(ink)}" d="{word}"/>')]
     # An initial in a disc, beside the name.
-    letter, letter_wide = outline(initial, family_id, near, size * 0.8, 0, 0)
+    letter, letter_wide = outline(initial, family, near, size * 0.8, 0, 0)
     disc = (
         f'<circle cx="30" cy="30" r="30" fill="{to_hex(accent)}"/>'
         f'<path fill="{to_hex(_on(accent, ink, paper))}" transform="translate({30 - letter_wide / 2:.2f} {30 + 0.4 * cap:.2f})" d="{letter}"/>'
     )
-    beside, beside_wide = outline(name, family_id, near, size, 74, 30 + cap / 2)
+    beside, beside_wide = outline(name, family, near, size, 74, 30 + cap / 2)
     made.append(_svg(74 + beside_wide, 60, f'{disc}<path fill="{to_hex(ink)}" d="{beside}"/>'))
     # A motif of arcs, turned by the name, beside it.
     turn = int(hashlib.sha256(name.encode()).hexdigest(), 16) % 4 * 90

@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 from PIL import Image, ImageDraw
 
 from formulon.core.color.srgb import Floats
-from formulon.core.type.library import family
+from formulon.core.type.library import Family
 from formulon.core.type.raster import draw_text, picture_font, text_length
 from formulon.core.type.shaping import face, font, parts
 
@@ -24,7 +24,7 @@ class TextBlock:
     lines: tuple[str, ...]
     left: float
     top: float
-    family: str
+    family: Family
     weight: int
     size: float
     line_height: float
@@ -82,15 +82,15 @@ def profile(shape: str, places: NDArray[np.int64], width: int, height: int) -> F
     return None
 
 
-def stem(family_id: str, weight: int) -> float:
+def stem(family: Family, weight: int) -> float:
     """Stem width in em: the width of the glyph of a plain “l”, or of “I” where that is narrower. A family without either
     (of an alphabet of its own) takes its regular stem, as it was measured."""
-    for key, codes in parts(family_id, weight):
+    for key, codes in parts(family, weight):
         if ord("l") in codes and ord("I") in codes:
-            drawn, upem = font(family_id, key, weight), int(face(family_id, key).upem)
+            drawn, upem = font(family, key, weight), int(face(family, key).upem)
             widths = [drawn.get_glyph_extents(drawn.get_nominal_glyph(ord(char))).width for char in "lI"]
             return float(min(widths)) / upem
-    return family(family_id).measured.stem
+    return family.measured.stem
 
 
 def _draw(mask: NDArray[np.bool_], block: TextBlock, grown: bool = True) -> None:

@@ -82,7 +82,7 @@ def apply(site: Site, changes: Iterable[Change]) -> Site:
             raise ChangeError(f"There is no document “{change.document}”.")
         body = patched(change.document, parts[change.document].model_dump(), change.patch)
         parts[change.document] = kind_of(change.document).model.model_validate(body)
-    return site_from(parts, site.assets)
+    return site_from(parts, site.assets, site.library)
 
 
 def pointer(*parts: str | int) -> str:

@@ -13,6 +13,7 @@ from formulon.core.site.site import Asset, Frame, Page, Site
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions
 from formulon.core.system.documents.identity import Identity, Model
+from formulon.core.type.library import SHIPPED, Library
 
 Body = dict[str, Any]
 Bodies = Mapping[str, Body]
@@ -97,20 +98,22 @@ def documents(site: Site) -> dict[str, Body]:
 def models(site: Site) -> dict[str, Model]:
     """The parts of a site by the name of their document."""
     parts: dict[str, Model] = {IDENTITY: site.identity, CHOICES: site.choices, FRAME_DOCUMENT: site.frame}
-    return parts | {page_document(page.id): page for page in site.own_pages()}
+    return parts | {page_document(page.id): page for page in site.pages}
 
 
-def site_from(parts: Mapping[str, Model], assets: list[Asset]) -> Site:
+def site_from(parts: Mapping[str, Model], assets: list[Asset], library: Library = SHIPPED) -> Site:
     """The site that parts make."""
-    return Site(
+    made = Site(
         identity=cast(Identity, parts[IDENTITY]),
         choices=cast(Choices, parts[CHOICES]),
         frame=cast(Frame, parts[FRAME_DOCUMENT]).model_copy(deep=True),
         pages=[cast(Page, part) for name, part in parts.items() if page_of(name) is not None],
         assets=assets,
     )
+    return made.with_library(library)
 
 
-def site_of(bodies: Bodies, assets: list[Asset]) -> Site:
-    """The site that documents make."""
-    return site_from({name: kind_of(name).model.model_validate(body) for name, body in of_site(bodies).items()}, assets)
+def site_of(bodies: Bodies, assets: list[Asset], library: Library = SHIPPED) -> Site:
+    """The site that documents make, in families of a library."""
+    parts = {name: kind_of(name).model.model_validate(body) for name, body in of_site(bodies).items()}
+    return site_from(parts, assets, library)

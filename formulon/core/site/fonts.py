@@ -9,7 +9,7 @@ from formulon.core.system.documents.identity import Identity, OwnFont
 from formulon.core.system.system import System
 from formulon.core.type.delivery import cut, stand_in, wanted
 from formulon.core.type.emphasis import styles
-from formulon.core.type.library import Face, Family, family
+from formulon.core.type.library import Face, Family
 from formulon.core.type.shaping import coverage
 
 FOLDER = "fonts/"
@@ -31,7 +31,7 @@ def _wanted(languages: tuple[str, ...], chars: frozenset[str]) -> frozenset[int]
 
 def slanted(site: Site) -> bool:
     """Whether a text of the site is stressed, so that italics are served."""
-    sections = [site.frame.header, site.frame.footer, *(section for page in site.pages for section in page.sections)]
+    sections = [site.frame.header, site.frame.footer, *(section for page in site.drawn for section in page.sections)]
     return any("em" in styles(text) for section in sections for text in _texts(section.content))
 
 
@@ -52,7 +52,7 @@ def _needed(font: Family, faces: tuple[Face, ...], need: frozenset[int]) -> list
     seen: set[int] = set()
     made: list[Face] = []
     for face in faces:
-        codes = coverage(font.id)[face.key]
+        codes = coverage(font)[face.key]
         if not made or need & (codes - seen) or not face.ranges:
             made.append(face)
         seen |= codes if face.ranges else set()
@@ -74,13 +74,13 @@ def files(site: Site) -> dict[str, bytes]:
     """The font files by path, each with the text of its licence beside it."""
     made: dict[str, bytes] = {}
     need, italics = codes_of(site), slanted(site)
-    for font in map(family, site.identity.typefaces.used()):
+    for font in site.families():
         own = own_font(site.identity, font)
         for face in served(font, need, italics):
             data = face.open()
             made[f"{FOLDER}{font.id}/{face.key}.woff2"] = data if whole(site.identity, font) else cut(data, need)
         if own is None:
-            made[f"{FOLDER}{font.id}/OFL.txt"] = font.licence_text.encode()
+            made[f"{FOLDER}{font.id}/OFL.txt"] = font.open_licence()
         else:
             said = own.licence or "The font file states no licence. It is used under the licence that the brand holds."
             made[f"{FOLDER}{font.id}/LICENCE.txt"] = f"{own.name}\n\n{said}\n".encode()
@@ -90,9 +90,9 @@ def files(site: Site) -> dict[str, bytes]:
 def face_rules(site: Site, system: System) -> str:
     """@font-face rules of the published site: the files, and for every weight in use a stand-in with the same measures."""
     rules, need, italics = [], codes_of(site), slanted(site)
-    for font in map(family, site.identity.typefaces.used()):
+    for font in site.families():
         rules += [_rule(font, face, f"{FOLDER}{font.id}/{face.key}.woff2") for face in served(font, need, italics)]
-        weights = sorted({step.weight for step in system.steps.values() if step.family == font.id})
+        weights = sorted({step.weight for step in system.steps.values() if step.family == font})
         rules += [stand_in(font, weight) for weight in weights]
     return "".join(rules)
 
@@ -100,7 +100,7 @@ def face_rules(site: Site, system: System) -> str:
 def preview_rules(site: Site, path: str, own_path: str) -> str:
     """The same for a preview: whole families, the library's under one path and the brand's own under another."""
     rules = []
-    for font in map(family, site.identity.typefaces.used()):
+    for font in site.families():
         for face in (*font.faces, *font.italics):
             rules.append(_rule(font, face, f"{own_path}{face.key}.woff2" if font.own else f"{path}{font.id}/{face.key}.woff2"))
     return "".join(rules)
@@ -109,8 +109,8 @@ def preview_rules(site: Site, path: str, own_path: str) -> str:
 def preloads(site: Site, system: System) -> list[str]:
     """The files that a page's first screen needs: of each family the first face at the weight of its largest step."""
     made = []
-    for font in map(family, site.identity.typefaces.used()):
-        used = [step for step in system.steps.values() if step.family == font.id]
+    for font in site.families():
+        used = [step for step in system.steps.values() if step.family == font]
         if used:
             face = font.at(max(used, key=lambda step: step.large).weight)[0]
             made.append(f"{FOLDER}{font.id}/{face.key}.woff2")

@@ -12,6 +12,7 @@ from functools import lru_cache
 
 from formulon.core.site.layout import COLUMNS, GRID_FROM, WIDE_FROM, Class, Items, Layout, Place, Region, class_of
 from formulon.core.site.site import Section
+from formulon.core.system.fluid import between
 from formulon.core.system.system import System
 from formulon.core.type.fit import cased
 from formulon.core.type.lines import line_count, text_width
@@ -84,8 +85,7 @@ def px(system: System, path: str, viewport: float) -> float:
     value = system.tokens[path].value
     if "value" in value:
         return float(value["value"])
-    share = min(1.0, max(0.0, (viewport - 360) / (1280 - 360)))
-    return float(value["small"] + (value["large"] - value["small"]) * share)
+    return float(between(value["small"], value["large"], viewport))
 
 
 def content_width(system: System, viewport: float) -> float:

@@ -22,7 +22,6 @@ from formulon.core.system.facets.lockup import clear_space, least_height
 from formulon.core.system.facets.shape import space
 from formulon.core.system.solving.logo import GOOD, visibility
 from formulon.core.system.system import Scheme, Step, System
-from formulon.core.type.library import family
 
 FILE = "style-guide.html"
 KIND_NAMES = {"opening": "in openings", "text": "beside texts", "card": "on cards"}
@@ -81,7 +80,7 @@ def guide_page(site: Site, system: System, preview: Preview | None = None) -> st
         marks=list(_marks(site, system, preview)), clear=round(share * 100), clear_why=clear_why,
         misuses=_misuses(site, system, preview), spaces=space(site.choices), token=lambda path: system.token(path, scheme),
         motif=motif.motif_css(site, system), kinds=[(KIND_NAMES[name], own) for name, own in site.choices.picture_kinds.items()],
-        faces=[family(one) for one in identity.typefaces.used()], **shared(site),
+        faces=site.families(), **shared(site),
     )  # fmt: skip
 
 
@@ -146,7 +145,7 @@ def _steps(site: Site, system: System) -> Iterator[tuple[Step, str, str]]:
     short, running = identity.strapline or identity.name, identity.does or identity.name
     for name in STEPS:
         step = system.steps[name]
-        yield step, running if name in ("intro", "body", "fine") else short, family(step.family).name
+        yield step, running if name in ("intro", "body", "fine") else short, step.family.name
 
 
 def _marks(site: Site, system: System, preview: Preview | None) -> Iterator[MarkRow]:

@@ -35,7 +35,7 @@ def matrix_names() -> frozenset[str]:
 def grounds_in_use(site: Site) -> list[tuple[str, str]]:
     """The grounds that sections and cards stand on, in their order, each with how many sections."""
     counts: Counter[str] = Counter()
-    for page in site.pages:
+    for page in site.drawn:
         for section in (site.frame.header, *page.sections, site.frame.footer):
             counts[section.ground] += 1
     made = []
@@ -47,7 +47,7 @@ def grounds_in_use(site: Site) -> list[tuple[str, str]]:
 
 def shared(site: Site) -> dict[str, object]:
     """What the templates of states are filled with."""
-    sections = (site.frame.header, *(section for page in site.pages for section in page.sections))
+    sections = (site.frame.header, *(section for page in site.drawn for section in page.sections))
     labels = [label for section in sections for label in _labels(section.content)]
     first = min(labels, key=len, default="Read more")
     return {

@@ -8,7 +8,7 @@ ID = "404"
 
 def missing_page(site: Site) -> Page:
     """The page; its file is 404.html, which most hosts answer with by themselves."""
-    say, home = phrases(site.identity.language).say, site.pages[0]
+    say, home = phrases(site.identity.language).say, site.drawn[0]
     content = {"heading": say("not_here") or ID, "primary": {"label": home.name, "to": f"page:{home.id}"}}
     if say("not_here_text"):
         content["text"] = say("not_here_text")

@@ -20,7 +20,7 @@ from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.facets.mark_shapes import shape_of
 from formulon.core.system.facets.motif import symbol
 from formulon.core.system.system import System
-from formulon.core.type.library import family
+from formulon.core.type.library import Family
 from formulon.core.type.outlines import outline
 
 How = Literal["accent", "band"]
@@ -111,7 +111,7 @@ def _drawing(site: Site) -> tuple[str, float] | None:
         width, height = size_of(mark)
         return _toned(mark.svg, height), width / height
     if shape == "initial":
-        return _initial(site.identity.name, site.identity.typefaces.heading)
+        return _initial(site.identity.name, site.library.family(site.identity.typefaces.heading))
     return (SHAPES[shape], 1.0) if shape in SHAPES else None
 
 
@@ -134,10 +134,10 @@ def _toned(svg: str, height: float) -> str:
 
 
 @lru_cache(maxsize=32)
-def _initial(name: str, family_id: str) -> tuple[str, float]:
+def _initial(name: str, family: Family) -> tuple[str, float]:
     """The first letter of a name in the heading typeface, as tall as the box from its lowest to its highest point."""
     letter = next((char for char in name if char.isalnum()), "•").upper()
-    path, wide = outline(letter, family_id, family(family_id).nearest_weight(700), 100, 50, 150)
+    path, wide = outline(letter, family, family.nearest_weight(700), 100, 50, 150)
     across, down = wide + 100, 200.0
     drawn = f'<path fill="#fff" d="{path}"/>'
     left, top, right, bottom = shape_of(_svg(drawn, across, down), across, down).box

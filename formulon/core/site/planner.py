@@ -25,18 +25,21 @@ from formulon.core.system.documents.identity import ClientText, Identity, free_i
 from formulon.core.system.resolve import resolve
 from formulon.core.type.emphasis import encoded
 from formulon.core.type.fit import cased, fit
+from formulon.core.type.library import SHIPPED, Library
 
 
 def plan(
-    identity: Identity, choices: Choices | None = None, assets: list[Asset] | None = None, writer: Writer | None = None
-) -> Site:
+    identity: Identity, choices: Choices | None = None, assets: list[Asset] | None = None, writer: Writer | None = None,
+    library: Library = SHIPPED,
+) -> Site:  # fmt: skip
     """Home, about, what we offer and contact, and the pages that the brief wants, with header and footer."""
-    made = _Plan(identity, choices or Choices(), assets or [], writer or BriefWriter())
+    made = _Plan(identity, choices or Choices(), assets or [], writer or BriefWriter(), library)
     pages = [made.home(), made.about(), made.offer()]
     pages += [made.wanted(key, name) for key, name in made.names]
     pages.append(made.contact())
     made.place_rest(pages)
-    return Site(identity=identity, choices=made.choices, frame=made.frame(), pages=pages, assets=assets or [])
+    site = Site(identity=identity, choices=made.choices, frame=made.frame(), pages=pages, assets=assets or [])
+    return site.with_library(library)
 
 
 _MOST_TOLD = 4
@@ -66,7 +69,7 @@ def _page_names(names: list[str]) -> tuple[list[tuple[str, str]], dict[str, str]
 
 
 class _Plan:
-    def __init__(self, identity: Identity, choices: Choices, assets: list[Asset], writer: Writer) -> None:
+    def __init__(self, identity: Identity, choices: Choices, assets: list[Asset], writer: Writer, library: Library) -> None:
         self.identity, self.choices, self.writer = identity, choices, writer
         self.phrases = phrases(identity.language)
         self.say = self.phrases.say
@@ -75,7 +78,7 @@ class _Plan:
         self.material = Material(identity.texts)
         self.seed = int(hashlib.sha256(identity.name.encode()).hexdigest()[:6], 16)
         self.pictures = 0
-        self.system = resolve(identity, self.choices)
+        self.system = resolve(identity, self.choices, library)
 
     # Words that fit their places
 

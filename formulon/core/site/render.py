@@ -54,7 +54,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     """Every file of the published site by its path: pages, site.css, tokens.css, fonts, marks and pictures. `open_blob`
     gives the bytes of a photograph's rendition by its SHA-256."""
     files: dict[str, bytes] = {}
-    for page in site.pages:
+    for page in site.drawn:
         files[site.file_name(page)] = render_page(site, system, page).encode()
     files[f"{missing.ID}.html"] = render_page(site, system, missing.missing_page(site)).encode()
     css = style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site)
@@ -67,7 +67,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     for mark in _marks_used(site, system):
         files[f"marks/{mark.id}.svg"] = mark.svg.encode()
     for asset in site.assets:
-        if any(f"asset:{asset.id}" in page.model_dump_json() for page in site.pages):
+        if any(f"asset:{asset.id}" in page.model_dump_json() for page in site.drawn):
             if asset.svg:
                 files[f"pictures/{asset.id}.svg"] = asset.svg.encode()
             if open_blob:
@@ -336,7 +336,7 @@ class View:
         return page.name, self.site.file_name(page), page.id == self.page.id
 
     def home(self) -> str:
-        return self.site.file_name(self.site.pages[0])
+        return self.site.file_name(self.site.drawn[0])
 
     def theme_colors(self) -> list[tuple[str, str]]:
         """The colour of the browser's own bars, the navigation's, with the media query that it holds for."""

@@ -11,6 +11,7 @@ from formulon.core.system.system import Step, System
 from formulon.core.type.emphasis import encoded
 from formulon.core.type.fit import cased
 from formulon.core.type.hyphens import hyphenated
+from formulon.core.type.library import Family
 from formulon.core.type.lines import widest_piece
 
 HEADINGS = ("display", "h1", "h2", "h3", "h4", "h5", "h6")
@@ -57,7 +58,7 @@ def set_in(system: System, section: Section, slot: str, text: str, language: str
 
 @lru_cache(maxsize=16384)
 def _fitted(
-    family: str, weight: int, tracking: float, case: str, text: str, divided: str, room: float, language: str
+    family: Family, weight: int, tracking: float, case: str, text: str, divided: str, room: float, language: str
 ) -> tuple[str, float]:
     """What of both is set, and how large; `room` is in em of the full size."""
     room *= _SPARE
@@ -67,7 +68,7 @@ def _fitted(
     return divided, min(_DIVIDED, _stepped(room / _widest(family, weight, tracking, case, divided, language)))
 
 
-def _widest(family: str, weight: int, tracking: float, case: str, text: str, language: str) -> float:
+def _widest(family: Family, weight: int, tracking: float, case: str, text: str, language: str) -> float:
     drawn = encoded(cased(PLACEHOLDER.sub(r"[\1]", text), case, language))
     return max((widest_piece(family, weight, part, 1.0, tracking, language) for part in drawn.split("\n")), default=0.0) or 1e-6
 

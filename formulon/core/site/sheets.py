@@ -32,7 +32,7 @@ Used = tuple[str, str, int]  # kind, layout, number of items
 
 def used(site: Site) -> frozenset[Used]:
     """The layouts on the pages of a site, each with every number of items that it has."""
-    found = {sheet_of(section) for page in site.pages for section in page.sections}
+    found = {sheet_of(section) for page in site.drawn for section in page.sections}
     return frozenset(
         found | {sheet_of(site.frame.header), sheet_of(site.frame.footer), sheet_of(missing.missing_page(site).sections[0])}
     )
@@ -120,7 +120,7 @@ def parts_of(site: Site) -> tuple[str, ...]:
         "photographs": photographs and (site.choices.pictures != "natural" or bool(site.choices.grain)),
         "drawings": any("arcs" in layout.regions for layout in layouts),
         "cards": any(layout.styled for layout in layouts),
-        "motif": any(motif.places(site, page) for page in site.pages),
+        "motif": any(motif.places(site, page) for page in site.drawn),
         "gaps": any(PLACEHOLDER.search(str(value)) for _, _, value in values),
     }
     return tuple(name for name in PARTS if there.get(name) or name in needed)
@@ -137,7 +137,7 @@ def steps_of(site: Site) -> frozenset[str]:
 
 
 def _sections(site: Site) -> Iterator[Section]:
-    for page in (*site.pages, missing.missing_page(site)):
+    for page in (*site.drawn, missing.missing_page(site)):
         yield from page.sections
     yield from (getattr(site.frame, part) for part in FRAME)
 
@@ -173,7 +173,7 @@ def placed_css(site: Site) -> str:
     """How pictures are cropped and overlaid, by the values of their attributes. Published pages carry no style attributes,
     so that the host's policy can forbid them."""
     rules: dict[str, None] = {}
-    for page in site.pages:
+    for page in site.drawn:
         for section in page.sections:
             standing = bool(section.catalogue.layouts[section.layout].on_picture)
             for slot, value in slot_values(section).values():
@@ -187,7 +187,7 @@ def placed_css(site: Site) -> str:
 def fitted_css(site: Site, system: System) -> str:
     """The sizes of headlines that are drawn smaller so that their longest word fits, by the values of their attribute."""
     rules: dict[str, None] = {}
-    for section in (section for page in site.pages for section in page.sections):
+    for section in (section for page in site.drawn for section in page.sections):
         for path, (slot, value) in slot_values(section).items():
             step = step_of(section, path) if slot.of.set_in_type else ""
             if step in HEADINGS:

@@ -1,14 +1,19 @@
 """Site, pages and sections: the content of a site, apart from how it looks."""
 
 import re
+from collections.abc import Mapping
+from functools import cached_property
 from typing import Any, Literal, Self
 
 from pydantic import Field, PrivateAttr, field_validator, model_validator
 
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.kind import Kind
-from formulon.core.system.documents.choices import Choices, GroundName
+from formulon.core.system.documents.choices import Choices, GroundName, Rhythm
 from formulon.core.system.documents.identity import Identity, Model
+from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
+from formulon.core.type.library import SHIPPED, Family, Library
 
 _ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]{1,200}(:\d{1,5})?(/[A-Za-z0-9._~-]{0,80}){0,6}")
 FRAME = ("header", "footer")  # kinds that stand on every page
@@ -67,6 +72,21 @@ class Page(Model):
         if len(ids) != len(set(ids)):
             raise ValueError(f"Two sections of the page {self.name} have the same id.")
         return self
+
+
+def in_rhythm(pages: list[Page], rhythm: Rhythm | None) -> list[Page]:
+    """Pages with the grounds that a rhythm gives their sections; those that depart from it keep their own."""
+    if rhythm is None:
+        return pages
+    made = []
+    for page in pages:
+        count = len(page.sections)
+        sections = [
+            one if one.departs else one.model_copy(update={"ground": rhythm.ground(index, count)})
+            for index, one in enumerate(page.sections)
+        ]
+        made.append(page.model_copy(update={"sections": sections}))
+    return made
 
 
 class Frame(Model):
@@ -137,7 +157,7 @@ class Site(Model):
     frame: Frame
     pages: list[Page]
     assets: list[Asset] = Field(default_factory=list)
-    _own: list[Page] = PrivateAttr(default_factory=list)
+    _library: Library = PrivateAttr(default=SHIPPED)
 
     @model_validator(mode="after")
     def _ordered(self) -> Self:
@@ -146,28 +166,41 @@ class Site(Model):
             raise ValueError("Two pages have the same id.")
         self.frame.order = [one for one in self.frame.order if one in by_id]
         self.frame.order += [page.id for page in self.pages if page.id not in self.frame.order]
-        self._own = [by_id[one] for one in self.frame.order]
-        self.pages = [self._in_rhythm(page) for page in self._own]
+        self.pages = [by_id[one] for one in self.frame.order]
         return self
 
-    def _in_rhythm(self, page: Page) -> Page:
-        """The page with the grounds that the rhythm of the site gives its sections."""
-        rhythm, count = self.choices.rhythm, len(page.sections)
-        if rhythm is None:
-            return page
-        sections = [
-            one if one.departs else one.model_copy(update={"ground": rhythm.ground(index, count)})
-            for index, one in enumerate(page.sections)
-        ]
-        return page.model_copy(update={"sections": sections})
+    @cached_property
+    def drawn(self) -> list[Page]:
+        """The pages as they are drawn: with the grounds that the rhythm of the site gives their sections."""
+        return in_rhythm(self.pages, self.choices.rhythm)
 
-    def own_pages(self) -> list[Page]:
-        """The pages as they are stored: with each section's own ground, which the rhythm lies over."""
-        return self._own
+    def model_copy(self, *, update: Mapping[str, Any] | None = None, deep: bool = False) -> Self:
+        made = super().model_copy(update=update, deep=deep)
+        made.__dict__.pop("drawn", None)  # which follows from what may have been changed
+        return made
 
-    def with_choices(self, choices: Choices) -> "Site":
+    def with_choices(self, choices: Choices) -> Self:
         """The same site under other choices."""
-        return Site(identity=self.identity, choices=choices, frame=self.frame, pages=self._own, assets=self.assets)
+        return self.model_copy(update={"choices": choices})
+
+    @property
+    def library(self) -> Library:
+        """The families that its type can be set in: those that ship, and those that were handed in."""
+        return self._library
+
+    def with_library(self, library: Library) -> Self:
+        """The same site with other families at hand."""
+        made = self.model_copy()
+        made._library = library
+        return made
+
+    def families(self) -> list[Family]:
+        """The families that its type is set in. Raises FontError where one is not at hand."""
+        return [self.library.family(one) for one in self.identity.typefaces.used()]
+
+    def system(self) -> System:
+        """The style system of its identity under its choices."""
+        return resolve(self.identity, self.choices, self.library)
 
     def menu(self) -> list[Page]:
         """The pages that navigation and footer lead to, besides the start page."""
@@ -181,7 +214,8 @@ class Site(Model):
         return [one for one in self.menu() if led != (f"page:{one.id}", one.name)] or self.menu()
 
     def page(self, page_id: str) -> Page | None:
-        return next((page for page in self.pages if page.id == page_id), None)
+        """The page of that id, as it is drawn."""
+        return next((page for page in self.drawn if page.id == page_id), None)
 
     def asset(self, asset_id: str) -> Asset | None:
         return next((asset for asset in self.assets if asset.id == asset_id), None)

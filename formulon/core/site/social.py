@@ -19,6 +19,7 @@ from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.system import System
 from formulon.core.type.emphasis import plain
 from formulon.core.type.fit import cased
+from formulon.core.type.library import Family
 from formulon.core.type.lines import balanced
 from formulon.core.type.raster import draw_text
 
@@ -31,7 +32,8 @@ _SIZES = (92, 80, 68, 58, 48)
 
 def social_path(site: Site, system: System, page: Page) -> str:
     """Where the picture of a page lies."""
-    digest = hashlib.sha256(repr(_parts(site, system, page)).encode()).hexdigest()[:12]
+    shown = tuple(one.id if isinstance(one, Family) else one for one in _parts(site, system, page))
+    digest = hashlib.sha256(repr(shown).encode()).hexdigest()[:12]
     return f"social/{page.id}-{digest}.png"
 
 
@@ -40,7 +42,7 @@ def social_picture(site: Site, system: System, page: Page) -> bytes:
     return _drawn(*_parts(site, system, page))
 
 
-def _parts(site: Site, system: System, page: Page) -> tuple[str, str, str, str, str, str, int, str, str]:
+def _parts(site: Site, system: System, page: Page) -> tuple[str, str, str, str, str, Family, int, str, str]:
     heading = next(
         (str(section.content["heading"]) for section in page.sections if section.content.get("heading")),
         page.title or page.name,
@@ -57,20 +59,20 @@ def _parts(site: Site, system: System, page: Page) -> tuple[str, str, str, str, 
 
 @lru_cache(maxsize=512)
 def _drawn(
-    title: str, name: str, back: str, ink: str, band: str, family_id: str, weight: int, mark: str, language: str
+    title: str, name: str, back: str, ink: str, band: str, family: Family, weight: int, mark: str, language: str
 ) -> bytes:
     words = Image.new("L", (WIDTH, HEIGHT))
     draw = ImageDraw.Draw(words)
     room = WIDTH - 2 * _MARGIN
     for size in _SIZES:
-        lines = balanced(family_id, weight, title, size, room, 0.0, language)
+        lines = balanced(family, weight, title, size, room, 0.0, language)
         if len(lines) <= _LINES:
             break
     top = HEIGHT - _BAND - _MARGIN - len(lines) * size * 1.12
     for index, line in enumerate(lines[:_LINES]):
-        draw_text(draw, (_MARGIN, top + index * size * 1.12), line, family_id, weight, size)
+        draw_text(draw, (_MARGIN, top + index * size * 1.12), line, family, weight, size)
     if not mark:
-        draw_text(draw, (_MARGIN, _MARGIN), name, family_id, weight, 44)
+        draw_text(draw, (_MARGIN, _MARGIN), name, family, weight, 44)
     # Colours by number, which is many times faster to write than true colours: steps from ground to ink, the mark's, the band's.
     ground, text = np.array(from_hex(back)), np.array(from_hex(ink))
     share = np.linspace(0, 1, _STEPS)[:, None]

@@ -3,6 +3,13 @@
 SMALL, LARGE = 360, 1280  # px of viewport between which sizes are fluid
 
 
+def between(small: float, large: float, viewport: float) -> float:
+    """A measure in px at a viewport width in px: `small` up to SMALL, `large` from LARGE on, linear between."""
+    if viewport <= SMALL:
+        return small
+    return large if viewport >= LARGE else small + (large - small) * (viewport - SMALL) / (LARGE - SMALL)
+
+
 def fluid(small: float, large: float) -> str:
     """A `clamp()` in rem that is `small` px at 360 px of viewport and `large` px at 1280 px, and linear between."""
     slope = (large - small) / (LARGE - SMALL)

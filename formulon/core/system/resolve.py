@@ -7,7 +7,7 @@ from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import RGB
 from formulon.core.system.documents import pins as pinning
 from formulon.core.system.documents.choices import DARK, Choices, Scale
-from formulon.core.system.documents.identity import Identity, Mark, Typefaces
+from formulon.core.system.documents.identity import Identity, Mark
 from formulon.core.system.facets import lockup, motif, shape, typography
 from formulon.core.system.policy import policy_of
 from formulon.core.system.solving.coloring import Coloring
@@ -16,13 +16,15 @@ from formulon.core.system.solving.palette import Exact, palette_of
 from formulon.core.system.solving.settings import ColorSettings
 from formulon.core.system.solving.ways import lost_pin
 from formulon.core.system.system import Conflict, Scheme, Step, System, Token
+from formulon.core.type.library import SHIPPED, Library
 
 ColorFacts = tuple[Exact, ...]
 MarkFacts = tuple[tuple[str, str, str, str], ...]
 
 
-def resolve(identity: Identity, choices: Choices | None = None) -> System:
-    """The system of an identity under choices. An exact colour is never altered; what cannot be met is a conflict."""
+def resolve(identity: Identity, choices: Choices | None = None, library: Library = SHIPPED) -> System:
+    """The system of an identity under choices, in families of a library. An exact colour is never altered; what cannot be met
+    is a conflict. Raises FontError where the library lacks a family."""
     choices = choices or Choices()
     colors = tuple(Exact(c.id, c.name, c.value) for c in identity.colors)
     marks = tuple((m.id, m.kind, m.meant_for, m.svg) for m in identity.marks)
@@ -30,7 +32,7 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
     forbidden = _forbidden(identity)
     runs = [_colored(colors, marks, _settings(choices, scheme, forbidden)) for scheme in schemes]
     header = next((mark for mark in identity.marks if mark.id == runs[0].marks["navigation"].mark), None)
-    steps, letters = _typography(identity.typefaces.model_dump_json(), choices.scale.model_dump_json())
+    steps, letters = _typography(_fonts(identity, library), choices.scale.model_dump_json())
     every = [_with_motif(run, choices, scheme) for run, scheme in zip(runs, schemes, strict=True)]
     tokens = every[0]
     measures = [
@@ -62,6 +64,12 @@ def resolve(identity: Identity, choices: Choices | None = None) -> System:
 def _with_motif(run: Coloring, choices: Choices, scheme: Scheme) -> dict[str, Token]:
     """The tokens of a scheme with those of the motif, which are solved once the grounds are."""
     return run.tokens | {token.path: token for token in motif.colors(run.costs, run.tokens, choices, scheme)}
+
+
+def _fonts(identity: Identity, library: Library) -> typography.Fonts:
+    chosen = identity.typefaces
+    third = library.family(chosen.third) if chosen.third else None
+    return typography.Fonts(library.family(chosen.heading), library.family(chosen.body), third)
 
 
 def _forbidden(identity: Identity) -> tuple[tuple[str, str], ...]:
@@ -109,11 +117,11 @@ def _colored(colors: ColorFacts, marks: MarkFacts, settings: ColorSettings) -> C
 
 
 @lru_cache(maxsize=32)
-def _typography(typefaces: str, scale: str) -> tuple[dict[str, Step], list[Token]]:
+def _typography(fonts: typography.Fonts, scale: str) -> tuple[dict[str, Step], list[Token]]:
     """The steps of the scale and their tokens. Kept, since colours are led elsewhere far more often than type is set."""
-    given, sizes = Typefaces.model_validate_json(typefaces), Scale.model_validate_json(scale)
-    made = typography.steps(given, sizes)
-    return made, list(typography.tokens(given, sizes, made))
+    sizes = Scale.model_validate_json(scale)
+    made = typography.steps(fonts, sizes)
+    return made, list(typography.tokens(fonts, sizes, made))
 
 
 @lru_cache(maxsize=64)

@@ -9,6 +9,8 @@ from dataclasses import asdict, dataclass, field
 from typing import Any, Literal
 
 from formulon.core.color.srgb import RGB
+from formulon.core.system.fluid import between
+from formulon.core.type.library import Family
 
 Origin = Literal["exact", "derived", "chosen", "pinned"]
 Scheme = Literal["light", "dark"]
@@ -99,7 +101,7 @@ class Step:
     """A step of the type scale: sizes in px at 360 and 1280 px of viewport, line height as a factor."""
 
     name: str
-    family: str
+    family: Family
     weight: int
     small: float
     large: float
@@ -108,10 +110,13 @@ class Step:
     case: str = "none"  # as CSS text-transform writes it
     role: str = "body"  # which of the brand's families: heading, body or third
 
+    def to_json(self) -> dict[str, Any]:
+        """The step as plain data, with its family by id."""
+        return _flat(self) | {"family": self.family.id}
+
     def size(self, viewport: float) -> float:
         """Size in px at a viewport width in px: linear between the ends, held outside them."""
-        share = min(1.0, max(0.0, (viewport - 360) / (1280 - 360)))
-        return self.small + (self.large - self.small) * share
+        return between(self.small, self.large, viewport)
 
 
 @dataclass(frozen=True, slots=True)
@@ -163,6 +168,6 @@ class System:
         }
 
 
-def _flat(item: Token | Pair) -> dict[str, Any]:
+def _flat(item: Token | Pair | Step) -> dict[str, Any]:
     """A dataclass that holds none as a dictionary; `asdict` looks for deeper ones, which hundreds of tokens feel."""
     return {name: getattr(item, name) for name in item.__dataclass_fields__}

@@ -4,7 +4,7 @@ from collections.abc import Iterable
 from functools import lru_cache
 
 from formulon.core.type.languages import letters
-from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, Family, Measured, families
+from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, SHIPPED, Family, Measured
 from formulon.core.type.shaping import known
 
 
@@ -17,23 +17,23 @@ def nearest(look: Measured, codes: Iterable[int], category: str = "") -> Family 
     """The family of the library that has all of some code points and looks most like a measured one, of its category where
     there is one; None where no family has them."""
     wanted = frozenset(codes)
-    have = [font for font in families().values() if wanted <= known(font.id)]
+    have = [font for font in SHIPPED.values() if wanted <= known(font)]
     own = [font for font in have if font.category == category]
     return min(own or have, key=lambda font: (distance(font.measured, look), font.id), default=None)
 
 
-def writes(family_id: str, language: str, words: str = "") -> bool:
-    """Whether a family of the library has the letters of a language, and those of some words."""
-    return _asked(language, words) <= known(family_id)
+def writes(family: Family, language: str, words: str = "") -> bool:
+    """Whether a family has the letters of a language, and those of some words."""
+    return _asked(language, words) <= known(family)
 
 
 def _asked(language: str, words: str) -> frozenset[int]:
     return letters(language) | {ord(one) for one in words if one.isalpha()}
 
 
-def lacking(family_id: str, words: str) -> str:
+def lacking(family: Family, words: str) -> str:
     """The letters of some words that a family lacks, each once, in their order."""
-    have = known(family_id)
+    have = known(family)
     return "".join(dict.fromkeys(one for one in words if one.isalpha() and ord(one) not in have))
 
 
@@ -41,9 +41,9 @@ def lacking(family_id: str, words: str) -> str:
 def for_language(family_id: str, language: str, words: str = "") -> str:
     """The family itself where it has the letters of a language and of some words, else the one that looks most like it and has
     them. Where none has all, that of the language alone; itself where none has even those."""
-    if writes(family_id, language, words):
+    font = SHIPPED[family_id]
+    if writes(font, language, words):
         return family_id
-    font = families()[family_id]
     found = nearest(font.measured, _asked(language, words), font.category)
     if found:
         return found.id

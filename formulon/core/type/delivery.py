@@ -49,8 +49,8 @@ def cut(data: bytes, codes: frozenset[int]) -> bytes:
 
 def size_adjust(family: Family, weight: int) -> float:
     """By how much the stand-in is drawn larger, so that English text takes the same width. Source: CSS Fonts 5, size-adjust."""
-    key = parts(family.id, weight)[0][0]
-    own = mean_advance(font(family.id, key, weight))
+    key = parts(family, weight)[0][0]
+    own = mean_advance(font(family, key, weight))
     regular, bold = _STAND_IN_WIDTHS[family.local[0]]
     return own / (bold if weight >= _BOLD_FROM else regular)
 

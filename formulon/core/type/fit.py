@@ -6,6 +6,7 @@ from functools import lru_cache
 import icu
 
 from formulon.core.type.emphasis import decoded
+from formulon.core.type.library import Family
 from formulon.core.type.lines import balanced, broken, widest_piece
 
 _FEW = 3  # words; a headline of no more has no last line to be left alone on
@@ -34,17 +35,17 @@ def cased(text: str, case: str, language: str = "en") -> str:
 
 @lru_cache(maxsize=65536)
 def fit(
-    family_id: str, weight: int, text: str, size: float, width: float, tracking: float, language: str, headline: bool
+    family: Family, weight: int, text: str, size: float, width: float, tracking: float, language: str, headline: bool
 ) -> Fit:
     """A text of `size` px in a box of `width` px; `tracking` is in em. A headline is balanced, unless it has line breaks
     of its own. The text is cased already."""
     parts = text.split("\n")
     set_lines = balanced if headline and len(parts) == 1 else broken
-    lines = [line for part in parts for line in set_lines(family_id, weight, part, size, width, tracking, language)]
+    lines = [line for part in parts for line in set_lines(family, weight, part, size, width, tracking, language)]
     if not lines:
         return Fit(0, 0.0, 0.0, width)
     full = lines[:-1] or lines
     words = [len(line.split()) for line in lines]
     alone = lines[-1] if len(parts) == 1 and len(lines) > 1 and words[-1] == 1 < words[-2] and sum(words) > _FEW else ""
-    widest = max(widest_piece(family_id, weight, part, size, tracking, language) for part in parts)
+    widest = max(widest_piece(family, weight, part, size, tracking, language) for part in parts)
     return Fit(len(lines), sum(map(len, full)) / len(full), widest, width, decoded(alone))

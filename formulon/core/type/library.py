@@ -1,19 +1,17 @@
 """Type families: those that ship with Formulon, out of the Fontsource packages, and a brand's own.
 
-A family is known by its id. A brand's own has an id made of its files' content, so that it can be kept in one place for
-all brands of a process; its bytes are asked for when they are first needed.
+A family is known by its id, and two of one id are the same: a brand's own has an id made of its files' content. Which
+families there are is a `Library`, which is handed to whatever sets type; its files are read when they are first needed.
 """
 
-import json
-from collections.abc import Callable
+from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
-from functools import cache
-from pathlib import Path
+from functools import cache, partial
 from typing import Any
 
+from formulon import typefaces
 from formulon.core.errors import FontError
 
-FOLDER = Path(__file__).parent / "library"
 DEFAULT_HEADING = "young-serif"
 DEFAULT_BODY = "figtree"
 OWN = "own-"  # how the ids of a brand's own families begin
@@ -71,7 +69,7 @@ class Measured:
     line_gap: float
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False, repr=False)
 class Family:
     """A family. Its faces are in the order in which a browser asks them for a character."""
 
@@ -85,10 +83,19 @@ class Family:
     italics: tuple[Face, ...] = ()  # the slanted faces; without any the family has no real italic
     licence: str = ""
     attribution: str = ""
-    licence_text: str = field(default="", repr=False)
+    open_licence: Callable[[], bytes] = bytes
     reserved_name: bool = False
     own: bool = False
-    codes: str = field(default="", repr=False)  # spans of its code points; empty where the files have to tell
+    codes: str = ""  # spans of its code points; empty where the files have to tell
+
+    def __eq__(self, other: object) -> bool:
+        return isinstance(other, Family) and self.id == other.id
+
+    def __hash__(self) -> int:
+        return hash(self.id)
+
+    def __repr__(self) -> str:
+        return f"Family({self.id!r})"
 
     @property
     def weights(self) -> tuple[int, int]:
@@ -126,43 +133,55 @@ def _nearest(faces: tuple[Face, ...], wanted: int) -> int:
     return min(held, key=lambda weight: (abs(weight - wanted), weight))
 
 
-_own: dict[str, Family] = {}
+class Library(Mapping[str, Family]):
+    """The families that type can be set in, by id. Never altered."""
+
+    def __init__(self, families: Iterable[Family]) -> None:
+        self._families = {one.id: one for one in families}
+
+    def __getitem__(self, family_id: str) -> Family:
+        """The family of that id. Raises KeyError."""
+        return self._families[family_id]
+
+    def __iter__(self) -> Iterator[str]:
+        return iter(self._families)
+
+    def __len__(self) -> int:
+        return len(self._families)
+
+    def family(self, family_id: str) -> Family:
+        """The family of that id. Raises FontError."""
+        found = self._families.get(family_id)
+        if found is None and family_id.startswith(OWN):
+            raise FontError(f"The files of the typeface “{family_id}” are not at hand. Give the folder that holds them.")
+        if found is None:
+            known = ", ".join(sorted(one for one in self if not one.startswith(OWN)))
+            raise FontError(f"There is no typeface “{family_id}”. Choose one of: {known}.")
+        return found
+
+    def with_own(self, families: Iterable[Family]) -> "Library":
+        """The same with a brand's own families."""
+        own = tuple(families)
+        return Library((*self.values(), *own)) if own else self
 
 
-def register(family: Family) -> None:
-    """Makes a brand's own family known in this process."""
-    _own[family.id] = family
-
-
-@cache
-def families() -> dict[str, Family]:
-    """Every family of the library by id."""
-    return {folder.name: _read(folder) for folder in sorted(FOLDER.iterdir()) if folder.is_dir()}
-
-
-def family(family_id: str) -> Family:
-    """The family of that id. Raises FontError."""
-    found = families().get(family_id) or _own.get(family_id)
-    if found is None and family_id.startswith(OWN):
-        raise FontError(f"The files of the typeface “{family_id}” are not at hand. Give the folder that holds them.")
-    if found is None:
-        known = ", ".join(sorted(families()))
-        raise FontError(f"There is no typeface “{family_id}”. Choose one of: {known}.")
-    return found
-
-
-def _read(folder: Path) -> Family:
-    data: dict[str, Any] = json.loads((folder / "family.json").read_text(encoding="utf-8"))
+def _shipped(family_id: str, data: Mapping[str, Any]) -> Family:
     faces, italics = (
         tuple(
-            Face(one["key"], tuple(one["weights"]), one["ranges"], (folder / f"{one['key']}.woff2").read_bytes, one["codes"])
+            Face(
+                one["key"], (one["weights"][0], one["weights"][1]), one["ranges"],
+                partial(typefaces.read, family_id, f"{one['key']}.woff2"), one["codes"],
+            )
             for one in data[part]
         )
         for part in ("faces", "italics")
-    )
+    )  # fmt: skip
     return Family(
-        id=folder.name, name=data["name"], category=data["category"], faces=faces, measured=Measured(**data["measured"]),
+        id=family_id, name=data["name"], category=data["category"], faces=faces, measured=Measured(**data["measured"]),
         languages=tuple(data["languages"]), axes=tuple(data["axes"]), italics=italics, licence=data["licence"],
-        attribution=data["attribution"], licence_text=(folder / "OFL.txt").read_text(encoding="utf-8"),
+        attribution=data["attribution"], open_licence=partial(typefaces.read, family_id, "OFL.txt"),
         reserved_name=data["reserved_name"], codes=data["codes"],
     )  # fmt: skip
+
+
+SHIPPED = Library(_shipped(name, data) for name, data in typefaces.INDEX.items())

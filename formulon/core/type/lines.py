@@ -4,6 +4,7 @@ from functools import lru_cache
 
 from formulon.core.type.breaks import SOFT_HYPHEN, clusters, opportunities
 from formulon.core.type.emphasis import decoded, is_encoded
+from formulon.core.type.library import Family
 from formulon.core.type.shaping import advance, collapsed, known
 
 MOST_BALANCED = 6  # lines of a text that Chromium balances
@@ -18,17 +19,17 @@ def pieces(text: str, language: str = "en") -> tuple[str, ...]:
 
 @lru_cache(maxsize=65536)
 def line_count(
-    family_id: str, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
+    family: Family, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
 ) -> int:
     """How many lines `broken` makes of a text."""
-    return len(broken(family_id, weight, text, size, width, tracking, language))
+    return len(broken(family, weight, text, size, width, tracking, language))
 
 
 def broken(
-    family_id: str, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
+    family: Family, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
 ) -> tuple[str, ...]:
     """The lines of a text of `size` px in a box of `width` px, broken greedily as browsers do; `tracking` is in em."""
-    spans = _spans(family_id, weight, collapsed(text), language)
+    spans = _spans(family, weight, collapsed(text), language)
     count = len(spans.parts)
     if any(spans.width(index, index + 1, size, tracking) > width for index in range(count)):
         return _torn(spans, size, width, tracking)
@@ -74,13 +75,13 @@ def _drawn(line: str) -> tuple[str, ...]:
 
 @lru_cache(maxsize=4096)
 def balanced(
-    family_id: str, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
+    family: Family, weight: int, text: str, size: float, width: float, tracking: float = 0.0, language: str = "en"
 ) -> tuple[str, ...]:
     """The lines of a text under `text-wrap: balance` (CSS Text 4, 6.3): as many as in the whole box, with the least sum of
     squares of the room that is left on them. So Chromium does it, up to MOST_BALANCED lines (read off its layout, see the
     browser test); longer texts are broken greedily."""
-    whole = broken(family_id, weight, text, size, width, tracking, language)
-    spans = _spans(family_id, weight, collapsed(text), language)
+    whole = broken(family, weight, text, size, width, tracking, language)
+    spans = _spans(family, weight, collapsed(text), language)
     count = len(spans.parts)
     if not 1 < len(whole) <= MOST_BALANCED or any(spans.width(n, n + 1, size, tracking) > width for n in range(count)):
         return whole
@@ -105,8 +106,8 @@ def balanced(
 class _Spans:
     """A text in its pieces, with the widths of what runs from one to another. In em they are the same at every size."""
 
-    def __init__(self, family_id: str, weight: int, parts: tuple[str, ...]) -> None:
-        self.family, self.weight, self.parts = family_id, weight, parts
+    def __init__(self, family: Family, weight: int, parts: tuple[str, ...]) -> None:
+        self.family, self.weight, self.parts = family, weight, parts
         self.known: dict[tuple[int, int], tuple[float, int]] = {}
 
     def hyphenated(self, index: int) -> bool:
@@ -138,17 +139,17 @@ class _Spans:
 
 
 @lru_cache(maxsize=8192)
-def _spans(family_id: str, weight: int, text: str, language: str) -> _Spans:
-    return _Spans(family_id, weight, pieces(text, language))
+def _spans(family: Family, weight: int, text: str, language: str) -> _Spans:
+    return _Spans(family, weight, pieces(text, language))
 
 
-def text_width(family_id: str, weight: int, text: str, size: float, tracking: float = 0.0) -> float:
+def text_width(family: Family, weight: int, text: str, size: float, tracking: float = 0.0) -> float:
     """Width in px of a text on one line, on which soft hyphens are not seen."""
     text = text.replace(SOFT_HYPHEN, "") if SOFT_HYPHEN in text else text
-    return size * (advance(family_id, weight, text) + tracking * len(text))
+    return size * (advance(family, weight, text) + tracking * len(text))
 
 
-def widest_piece(family_id: str, weight: int, text: str, size: float, tracking: float = 0.0, language: str = "en") -> float:
+def widest_piece(family: Family, weight: int, text: str, size: float, tracking: float = 0.0, language: str = "en") -> float:
     """Width in px of the longest unbreakable part of a text."""
-    spans = _spans(family_id, weight, collapsed(text), language)
+    spans = _spans(family, weight, collapsed(text), language)
     return max((spans.width(index, index + 1, size, tracking) for index in range(len(spans.parts))), default=0.0)

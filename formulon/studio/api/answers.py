@@ -32,7 +32,6 @@ from formulon.core.site.documents import (
     page_document,
     page_of,
     planned,
-    site_of,
 )
 from formulon.core.site.phrases import offered
 from formulon.core.site.render import WIDTHS
@@ -44,12 +43,12 @@ from formulon.core.system.documents.identity import Mark
 from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
 from formulon.core.system.solving.logo import choose
-from formulon.core.type.library import families
+from formulon.core.type.library import SHIPPED
 from formulon.studio.api import library_shapes, shapes, source_shapes
 from formulon.studio.api.problems import problem
 from formulon.studio.models import Brand, Entry, Intake, Release, SourceFile
 from formulon.studio.services import history, sources
-from formulon.studio.services.sites import assets_of, blob_of, bodies_of, identity_of, preview_key
+from formulon.studio.services.sites import blob_of, bodies_of, identity_of, library_of, preview_key, site_in
 from formulon.studio.services.workbench import differing, resolved, summary_of
 
 _CARD = (251, 251, 250)  # the card's ground in web/src/styles
@@ -66,7 +65,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     """The whole state of a brand."""
     brand.refresh_from_db()
     bodies, revisions = bodies_of(brand)
-    site = site_of(bodies, assets_of(brand))
+    site = site_in(brand, bodies)
     summary = summary_of(bodies, site, blob_of(brand))
     back, forth = history.steps(brand, _person(request))
     # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
@@ -79,7 +78,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
             preview=preview_key(site, revisions, page, summary),
             file=site.file_name(page),
         )
-        for page in site.pages
+        for page in site.drawn
     ]
     return shapes.Workbench(
         id=str(brand.pk),
@@ -142,7 +141,8 @@ def _jsonable(summary: dict) -> dict:  # type: ignore[type-arg]
 
 def styles(brand: Brand, choices: Choices) -> shapes.Styles:
     """The tokens under choices that are not stored."""
-    system = resolve(identity_of(brand), choices)
+    identity = identity_of(brand)
+    system = resolve(identity, choices, library_of(brand, identity))
     schemes = list(system.schemes)
     css = [preview_tokens(system, scheme) for scheme in schemes]
     return shapes.Styles(schemes=schemes, css=css[0], css_dark=css[1] if system.dark else "")
@@ -151,11 +151,9 @@ def styles(brand: Brand, choices: Choices) -> shapes.Styles:
 def draft(brand: Brand, choices: Choices) -> shapes.Resolved:
     """The system under choices that are not stored, for a drag: of tokens, pairs and fits those that differ."""
     bodies, _ = bodies_of(brand)
-    site = site_of(bodies, assets_of(brand))
+    site = site_in(brand, bodies)
     drafted = site.with_choices(choices)
-    return shapes.Resolved.model_validate(
-        _jsonable(differing(resolved(drafted, blob_of(brand)), resolve(site.identity, site.choices)))
-    )
+    return shapes.Resolved.model_validate(_jsonable(differing(resolved(drafted, blob_of(brand)), site.system())))
 
 
 def release_card(release: Release, live: bool) -> shapes.ReleaseCard:
@@ -235,7 +233,7 @@ def library() -> library_shapes.Library:
                 ],
                 measured=f.measured,
             )
-            for f in families().values()
+            for f in SHIPPED.values()
         ],
         kinds=[
             library_shapes.KindCard(

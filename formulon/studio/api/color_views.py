@@ -12,7 +12,6 @@ from rest_framework.request import Request
 from formulon.core.color.moods import propose
 from formulon.core.color.srgb import to_hex
 from formulon.core.formats.system_files import FORMS as SYSTEM_FORMS
-from formulon.core.system.resolve import resolve
 from formulon.studio.api import color_shapes as colors
 from formulon.studio.api import shapes
 from formulon.studio.api.access import brand_of
@@ -95,7 +94,7 @@ class SystemFileView(View):
         if form not in SYSTEM_FORMS:
             raise Http404
         wanted, site = SYSTEM_FORMS[form], sites.load(brand)
-        data = wanted.write(resolve(site.identity, site.choices), site.identity.name)
+        data = wanted.write(site.system(), site.identity.name)
         headers = {"Content-Disposition": f'attachment; filename="{brand.slug}-system.{wanted.ending}"'}
         return HttpResponse(data, content_type=wanted.media_type, headers=headers)
 

@@ -8,7 +8,6 @@ from formulon.core.color.srgb import from_hex
 from formulon.core.identity.variants import Adjustment, MadeMark, adjusted, built, reversed_mark, single_ink, trimmed, turned
 from formulon.core.system.documents.choices import GROUNDS
 from formulon.core.system.facets.lockup import clear_space, least_height, shape
-from formulon.core.system.resolve import resolve
 from formulon.core.system.solving.logo import visibility
 from formulon.studio.api import logo_shapes as shapes
 from formulon.studio.api.access import brand_of
@@ -21,7 +20,7 @@ class LogoView(View):
     @extend_schema(responses=shapes.LogoSheet)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
         site = sites.load(brand_of(request, brand_id))
-        identity, system = site.identity, resolve(site.identity, site.choices)
+        identity, system = site.identity, site.system()
         light, dark = (from_hex(system.css(f"ground/{name}/background")) for name in ("paper", "deep"))
         ink, accent = (from_hex(system.css(path)) for path in ("ground/paper/heading", "ground/brand/background"))
         marks, made = [], []

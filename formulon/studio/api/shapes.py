@@ -11,7 +11,7 @@ from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.facets.near_duplicates import NearDuplicates
 from formulon.core.system.facets.proportions import Proportions
-from formulon.core.system.system import Conflict, Pair, Scheme, Step, Token
+from formulon.core.system.system import Conflict, Pair, Scheme, Token
 
 
 class Shape(BaseModel):
@@ -114,6 +114,20 @@ class Headline(Shape):
     text: str
     step: str
     lines: dict[str, int]
+
+
+class Step(Shape):
+    """A step of the type scale, its family by id: sizes in px at 360 and 1280 px of viewport, line height as a factor."""
+
+    name: str
+    family: str
+    weight: int
+    small: float
+    large: float
+    line_height: float
+    tracking: float
+    case: str
+    role: str
 
 
 class Resolved(Shape):

@@ -92,8 +92,9 @@ class IdentityFileView(View):
     @extend_schema(responses={(200, "application/octet-stream"): OpenApiTypes.BINARY})
     def get(self, request: Request, brand_id: str, form: str) -> HttpResponse:
         brand = brand_of(request, brand_id)
+        site = sites.load(brand)
         if form not in FORMS:
             raise Http404
         wanted = FORMS[form]
         headers = {"Content-Disposition": f'attachment; filename="{brand.slug}.{wanted.ending}"'}
-        return HttpResponse(wanted.write(sites.load(brand).identity), content_type=wanted.media_type, headers=headers)
+        return HttpResponse(wanted.write(site.identity, site.library), content_type=wanted.media_type, headers=headers)

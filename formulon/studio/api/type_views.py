@@ -12,10 +12,8 @@ from rest_framework.request import Request
 from formulon.core.checks.fitting import fitting
 from formulon.core.checks.predict import predict
 from formulon.core.system.facets.type_pairs import proposals
-from formulon.core.system.resolve import resolve
 from formulon.core.type import alike
 from formulon.core.type.languages import LANGUAGES, letters
-from formulon.core.type.library import families, family
 from formulon.core.type.shaping import known
 from formulon.studio.api import answers
 from formulon.studio.api import type_shapes as shapes
@@ -31,19 +29,19 @@ class TypeView(View):
     @extend_schema(responses=shapes.TypeSheet)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
         site = sites.load(brand_of(request, brand_id))
-        identity, system = site.identity, resolve(site.identity, site.choices)
+        identity, system = site.identity, site.system()
         languages = list(dict.fromkeys((identity.language, *identity.languages)))
-        own = [family(font.id) for font in identity.fonts if font.declared or not font.restricted]
+        own = [site.library[font.id] for font in identity.fonts if font.declared or not font.restricted]
         words = f"{identity.name} {identity.strapline} {identity.does}"
         without = [
-            shapes.Without(family=one, characters=letters_gone)
-            for one in (*families(), *(font.id for font in identity.fonts))
+            shapes.Without(family=one.id, characters=letters_gone)
+            for one in site.library.values()
             if (letters_gone := alike.lacking(one, words))
         ]
         lacking = []
-        for font in map(family, identity.typefaces.used()):
+        for font in site.families():
             for code in languages:
-                gone = sorted(letters(code) - known(font.id))
+                gone = sorted(letters(code) - known(font))
                 if gone:
                     name = LANGUAGES.get(code.partition("-")[0], code)
                     lacking.append(shapes.Lacking(family=font.id, language=name, characters="".join(map(chr, gone))))

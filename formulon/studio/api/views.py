@@ -16,7 +16,6 @@ from formulon.core.site.render import Preview, render_page
 from formulon.core.site.replan import differences
 from formulon.core.site.site import Site
 from formulon.core.system.documents.identity import Identity
-from formulon.core.system.resolve import resolve
 from formulon.core.system.system import System
 from formulon.studio.api import answers, library_shapes, shapes, source_shapes
 from formulon.studio.api.access import brand_of, user_of
@@ -185,7 +184,7 @@ class PreviewView(View):
 def previewed(request: Request, brand_id: str) -> tuple[Site, System, Preview]:
     """A brand's site and system, and how its pages are drawn in the studio, in the scheme that was asked for."""
     site = sites.load(brand_of(request, brand_id))
-    system, base = resolve(site.identity, site.choices), f"/api/brands/{brand_id}"
+    system, base = site.system(), f"/api/brands/{brand_id}"
     asked = request.query_params.get("scheme")
     scheme = next((one for one in system.schemes if one == asked), system.schemes[0])
     return site, system, Preview(FONTS, f"{base}/pictures/", scheme, f"{base}/fonts/")

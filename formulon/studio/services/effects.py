@@ -6,9 +6,8 @@ from formulon.core.checks.effect import Effect, effect
 from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import Reach, drawn_shares, ink_areas, reach
 from formulon.core.site.changes import patched
-from formulon.core.site.documents import CHOICES, site_of
+from formulon.core.site.documents import CHOICES
 from formulon.core.system.documents.choices import Choices
-from formulon.core.system.resolve import resolve
 from formulon.studio.models import Brand
 from formulon.studio.services import history, sites
 
@@ -33,13 +32,13 @@ def of_last(brand: Brand) -> tuple[str, Effect] | None:
         return None
     label, before = found
     assets = sites.assets_of(brand)
-    return label, effect(site_of(before, assets), site_of(bodies, assets), sites.blob_of(brand))
+    return label, effect(sites.site_in(brand, before, assets), sites.site_in(brand, bodies, assets), sites.blob_of(brand))
 
 
 def reach_of(brand: Brand) -> tuple[Reach, dict[str, float], dict[str, dict[int, float]]]:
     """The uses of every token on the pages as they are; the area of each ink's glyphs at AREA_WIDTH; and what drawings are
     made of. With the boxes that the interface measures in the pages, these are the painted area."""
     site = sites.load(brand)
-    system = resolve(site.identity, site.choices)
+    system = site.system()
     facts = predict(site, system)
     return reach(site, system, facts), ink_areas(system, facts, AREA_WIDTH), drawn_shares(facts)

@@ -29,10 +29,10 @@ from formulon.core.site.site import FRAME
 from formulon.core.type.alike import defaults
 from formulon.studio.errors import ChangedSince, NothingToUndo, NotYours, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry
-from formulon.studio.services.keeping import know_fonts, refuse_unopenable
+from formulon.studio.services.keeping import refuse_unopenable
 from formulon.studio.services.places import meeting, places
 from formulon.studio.services.reading import read_mark
-from formulon.studio.services.sites import assets_of, bodies_of
+from formulon.studio.services.sites import assets_of, bodies_of, library_of
 
 Body = dict[str, Any]
 # The name under which an entry keeps what was planned last; no document has it.
@@ -89,7 +89,6 @@ def _settle(
     _refuse_unread_fonts(before[IDENTITY], after[IDENTITY], fonts)
     base = brand.planned
     after = _in_its_letters(before, after)
-    know_fonts(brand, after[IDENTITY])
     if after[IDENTITY] != before[IDENTITY]:
         old, new = (identity_in(state) for state in (before, after))
         was, now = (decisions_in(state) for state in (before, after))
@@ -298,7 +297,8 @@ def steps(brand: Brand, person: User | None) -> tuple[Entry | None, Entry | None
 
 
 def _planned(brand: Brand, bodies: dict[str, Body]) -> dict[str, Body]:
-    site = plan(identity_in(bodies), choices_in(bodies), assets_of(brand))
+    identity = identity_in(bodies)
+    site = plan(identity, choices_in(bodies), assets_of(brand), library=library_of(brand, identity))
     made = documents_of(site)
     for part in FRAME:
         made[FRAME_DOCUMENT][part]["layout"] = bodies[FRAME_DOCUMENT][part]["layout"]

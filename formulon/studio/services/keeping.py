@@ -8,24 +8,16 @@ from pydantic import ValidationError
 from formulon.core.errors import ChangeError, FormulonError
 from formulon.core.site import fonts
 from formulon.core.site.changes import explain
-from formulon.core.site.documents import IDENTITY, page_document, site_of
+from formulon.core.site.documents import IDENTITY, page_document
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render_page
-from formulon.core.system.documents.identity import OwnFont
-from formulon.core.system.documents.own_fonts import make_known
-from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Unopenable
 from formulon.studio.models import Brand
-from formulon.studio.services.sites import assets_of, blob_of
+from formulon.studio.services.sites import blob_of, site_in
 from formulon.studio.services.workbench import summary_of
 
 log = logging.getLogger(__name__)
 Body = dict[str, Any]
-
-
-def know_fonts(brand: Brand, identity: Body) -> None:
-    """Makes the typefaces of an identity that is not stored yet known in this process."""
-    make_known(map(OwnFont.model_validate, identity.get("fonts", [])), blob_of(brand))
 
 
 def refuse_unopenable(brand: Brand, before: dict[str, Body], after: dict[str, Body]) -> None:
@@ -45,14 +37,14 @@ def refuse_unopenable(brand: Brand, before: dict[str, Body], after: dict[str, Bo
 
 def _open(brand: Brand, before: dict[str, Body], after: dict[str, Body]) -> None:
     identity = after[IDENTITY]
-    site = site_of(after, assets_of(brand))
+    site = site_in(brand, after)
     summary_of(after, site, blob_of(brand))
     changed = {name for name in after if before.get(name) != after[name]}
-    system = resolve(site.identity, site.choices)
+    system = site.system()
     if IDENTITY in changed:
-        plan(site.identity, site.choices, site.assets)
+        plan(site.identity, site.choices, site.assets, library=site.library)
         if any(before.get(IDENTITY, {}).get(part) != identity.get(part) for part in ("fonts", "typefaces")):
             fonts.files(site)
-    pages = [page for index, page in enumerate(site.pages) if index == 0 or page_document(page.id) in changed]
+    pages = [page for index, page in enumerate(site.drawn) if index == 0 or page_document(page.id) in changed]
     for page in pages:
         render_page(site, system, page, Preview("/", "/", system.schemes[0], "/"))

@@ -8,7 +8,6 @@ from formulon.core.checks.predict import predict
 from formulon.core.site.backdrop import whole
 from formulon.core.site.behind import SHAPES
 from formulon.core.site.values import Focus, Overlay, Picture
-from formulon.core.system.resolve import resolve
 from formulon.studio.models import Brand
 from formulon.studio.services import sites
 
@@ -28,7 +27,7 @@ def report(brand: Brand, page_id: str, section_id: str, overlay: Overlay | None,
     picture = Picture.model_validate(section.content["picture"])
     tried = picture.model_copy(update={"overlay": overlay or picture.overlay, "focus": focus or picture.focus})
     section.content["picture"] = tried.model_dump()
-    system = resolve(site.identity, site.choices)
+    system = site.system()
     facts = predict(site, system, [page], sites.blob_of(brand))
     fact = next((f for f in facts if isinstance(f, TextsOnPicture) and f.place.section == section_id), None)
     if fact is None:

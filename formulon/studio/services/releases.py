@@ -15,15 +15,14 @@ from formulon.core.browser import printed
 from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.runner import check
-from formulon.core.site.documents import IDENTITY, of_site, site_of
+from formulon.core.site.documents import IDENTITY, of_site
 from formulon.core.site.guide import FILE, guide_alone, guide_files
 from formulon.core.site.render import render
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.site.versions import versioned
-from formulon.core.system.resolve import resolve
 from formulon.studio.errors import Stopped
 from formulon.studio.models import Blob, Brand, Release
-from formulon.studio.services.sites import assets_of, blob_of, bodies_of, load
+from formulon.studio.services.sites import blob_of, bodies_of, load, site_in
 from formulon.studio.services.sweeping import refuse_over_quota
 
 
@@ -32,8 +31,8 @@ def publish(brand: Brand, author: User | None) -> Release:
     """Makes the site as it is now the live release. Raises Stopped where preflight finds a stop."""
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
     bodies, _ = bodies_of(brand)
-    site = site_of(bodies, assets_of(brand))
-    system = resolve(site.identity, site.choices)
+    site = site_in(brand, bodies)
+    system = site.system()
     report = check(predict(site, system, open_blob=blob_of(brand)), system, profile=profile_of(site.choices))
     if report.stopped:
         count = report.counts["stop"]
@@ -44,7 +43,7 @@ def publish(brand: Brand, author: User | None) -> Release:
         drawn |= guide_files(site, system)
     last = brand.releases.first()
     # Pictures of links that the last release has as they are stay; their paths say what they were drawn from.
-    pictures = {social_path(site, system, page): page for page in site.pages}
+    pictures = {social_path(site, system, page): page for page in site.drawn}
     kept = {path: last.files[path] for path in pictures if path in last.files} if last else {}
     missing = [path for path in pictures if path not in kept]
     for path in missing[:1]:  # opens the fonts, which lie in this thread's database
@@ -90,7 +89,7 @@ def _guide(brand: Brand) -> dict[str, bytes]:
     """The files of the style guide. Fonts that may not leave the house stay out; their stand-ins are shown."""
     site = load(brand)
     kept_out = tuple(f"fonts/{font.id}/" for font in site.identity.fonts if font.restricted)
-    made = guide_alone(site, resolve(site.identity, site.choices), date_format(timezone.localdate(), "j F Y"))
+    made = guide_alone(site, site.system(), date_format(timezone.localdate(), "j F Y"))
     return {path: data for path, data in made.items() if not (path.startswith(kept_out) and path.endswith(".woff2"))}
 
 

@@ -15,8 +15,9 @@ from formulon.core.site.planner import plan
 from formulon.core.site.site import Asset, Page, Rendition, Site
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions
-from formulon.core.system.documents.identity import Identity, OwnFont, free_id, slug
-from formulon.core.system.documents.own_fonts import make_known
+from formulon.core.system.documents.identity import Identity, free_id, slug
+from formulon.core.system.documents.own_fonts import families_of
+from formulon.core.type.library import SHIPPED, Library
 from formulon.studio.models import Brand, Document, Membership, Picture, StoredFile, Workspace
 
 Bodies = dict[str, dict[str, Any]]
@@ -75,17 +76,18 @@ def _made(workspace: Workspace, name: str) -> Brand:
 
 
 def identity_of(brand: Brand) -> Identity:
-    """The identity alone. Its own typefaces are known from then on."""
-    identity = Identity.model_validate(brand.documents.get(name=IDENTITY).body)
-    make_known(identity.fonts, blob_of(brand))
-    return identity
+    """The identity alone."""
+    return Identity.model_validate(brand.documents.get(name=IDENTITY).body)
+
+
+def library_of(brand: Brand, identity: Identity) -> Library:
+    """The families that a brand's type can be set in: those that ship, and its own."""
+    return SHIPPED.with_own(families_of(identity.fonts, blob_of(brand)))
 
 
 def bodies_of(brand: Brand) -> tuple[Bodies, dict[str, int]]:
-    """The bodies of a brand's documents and their revisions, by name. Its own typefaces are known from then on."""
+    """The bodies of a brand's documents and their revisions, by name."""
     found = list(brand.documents.all())
-    identity: dict[str, Any] = next((d.body for d in found if d.name == IDENTITY), {})
-    make_known(map(OwnFont.model_validate, identity.get("fonts", [])), blob_of(brand))
     return {d.name: d.body for d in found}, {d.name: d.revision for d in found}
 
 
@@ -106,7 +108,13 @@ def assets_of(brand: Brand) -> list[Asset]:
 
 def load(brand: Brand) -> Site:
     """The site of a brand as it is now."""
-    return site_of(bodies_of(brand)[0], assets_of(brand))
+    return site_in(brand, bodies_of(brand)[0])
+
+
+def site_in(brand: Brand, bodies: Bodies, assets: list[Asset] | None = None) -> Site:
+    """The site that documents of a brand make, which need not be those that are stored."""
+    made = site_of(bodies, assets_of(brand) if assets is None else assets)
+    return made.with_library(library_of(brand, made.identity))
 
 
 def blob_of(brand: Brand) -> Callable[[str], bytes]:

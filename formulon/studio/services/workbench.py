@@ -3,7 +3,6 @@
 import hashlib
 import json
 from collections import Counter, OrderedDict
-from dataclasses import asdict
 from threading import Lock
 from typing import Any
 
@@ -27,7 +26,6 @@ from formulon.core.system.documents.choices import GROUNDS
 from formulon.core.system.facets.near_duplicates import near_duplicates
 from formulon.core.system.facets.proportions import proportions
 from formulon.core.system.parts import PARTS
-from formulon.core.system.resolve import resolve
 from formulon.core.system.system import System
 
 _KEPT = 6  # summaries of whole sites; the newest ones
@@ -55,7 +53,7 @@ def summary_of(bodies: dict[str, dict[str, Any]], site: Site, open_blob: OpenBlo
 
 def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
     """The system of a site, summed up for the interface. `open_blob` gives the bytes of photographs behind texts."""
-    system = resolve(site.identity, site.choices)
+    system = site.system()
     facts = predict(site, system, open_blob=open_blob)
     frame = (site.frame.header.id, site.frame.footer.id)
     report = check(facts, system, frame=frame, profile=profile_of(site.choices))
@@ -68,7 +66,7 @@ def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
         **system.to_json(),
         "css": preview_tokens(system, system.schemes[0]),
         "css_dark": preview_tokens(system, "dark") if system.dark else "",
-        "steps": [asdict(step) for step in system.steps.values()],
+        "steps": [step.to_json() for step in system.steps.values()],
         "marks": {ground: chosen.mark for ground, chosen in system.marks.items()},
         "dark_marks": {ground: chosen.mark for ground, chosen in system.dark_marks.items()},
         "palette": {reference: to_hex(rgb) for reference, rgb in system.palette.items()},
@@ -121,7 +119,7 @@ def _fits(system: System) -> dict[str, dict[str, float]]:
 def _drawn(site: Site, system: System, facts: list[Fact]) -> dict[str, str]:
     """By page a mark of what its HTML holds of the system, besides tokens: texts that are drawn smaller so that their longest
     word fits, the widths at which the header changes, and the colours of arcs on their grounds."""
-    made: dict[str, list[str]] = {page.id: [] for page in site.pages}
+    made: dict[str, list[str]] = {page.id: [] for page in site.drawn}
     for fact in facts:
         if isinstance(fact, TextRun) and fact.scale < 1:
             made[fact.place.page].append(f"{fact.place.section}/{fact.place.slot} {fact.scale:g}")
@@ -132,7 +130,7 @@ def _drawn(site: Site, system: System, facts: list[Fact]) -> dict[str, str]:
 def _sections(site: Site) -> dict[str, int]:
     """How many sections stand on each ground over the site; inset cards count for theirs."""
     counts = Counter(dict.fromkeys(GROUNDS, 0))
-    for page in site.pages:
+    for page in site.drawn:
         for section in (site.frame.header, *page.sections, site.frame.footer):
             counts[section.ground] += 1
             if on_card(section, site.choices):

@@ -12,6 +12,7 @@ from formulon.core.formats.identity_files import FORMS
 from formulon.core.identity.reading import read_file
 from formulon.core.identity.sightings import ColorSeen, GradientSeen, MeasureSeen, TypefaceSeen
 from formulon.core.system.documents.identity import Identity
+from formulon.core.type.library import SHIPPED
 from tests.core.identity.helpers import seen
 
 FULL = Identity.model_validate(
@@ -40,7 +41,7 @@ HEXES = [color.parsed.hex.upper() for color in FULL.colors]
 
 def test_the_json_reads_back_to_the_same_identity(quillmoor: Identity) -> None:
     for identity in (FULL, quillmoor):
-        assert load_identity(FORMS["json"].write(identity), "x.json") == identity
+        assert load_identity(FORMS["json"].write(identity, SHIPPED), "x.json") == identity
 
 
 @given(
@@ -50,16 +51,16 @@ def test_the_json_reads_back_to_the_same_identity(quillmoor: Identity) -> None:
 def test_colors_come_back_exactly_from_every_form(name: str, colors: list[tuple[str, int]]) -> None:
     body = {"name": name, "colors": [{"name": n, "value": f"#{v:06X}", "id": f"c{i}"} for i, (n, v) in enumerate(colors)]}
     identity = Identity.model_validate(body)
-    assert load_identity(FORMS["json"].write(identity), "x.json") == identity
+    assert load_identity(FORMS["json"].write(identity, SHIPPED), "x.json") == identity
     if not colors:
         return
     for form in ("tokens", "gpl", "ase", "css"):
-        found = seen(read_file(f"x.{FORMS[form].ending}", FORMS[form].write(identity)), ColorSeen)
+        found = seen(read_file(f"x.{FORMS[form].ending}", FORMS[form].write(identity, SHIPPED)), ColorSeen)
         assert [one.hex for one in found if one.use in ("swatch", "named")] == [f"#{value:06X}" for _, value in colors], form
 
 
 def test_tokens_keep_wide_colors_names_print_values_measures_and_typefaces() -> None:
-    data = FORMS["tokens"].write(FULL)
+    data = FORMS["tokens"].write(FULL, SHIPPED)
     body = json.loads(data)
     assert body["color"]["wide"]["$value"]["colorSpace"] == "display-p3"
     assert body["color"]["wide"]["$value"]["components"] == [0.9, 0.2, 0.2]
@@ -73,7 +74,7 @@ def test_tokens_keep_wide_colors_names_print_values_measures_and_typefaces() -> 
 
 
 def test_css_is_one_rule_whatever_the_names_are() -> None:
-    rules = tinycss2.parse_stylesheet(FORMS["css"].write(FULL).decode(), skip_comments=True, skip_whitespace=True)
+    rules = tinycss2.parse_stylesheet(FORMS["css"].write(FULL, SHIPPED).decode(), skip_comments=True, skip_whitespace=True)
     assert [rule.type for rule in rules] == ["qualified-rule"] and tinycss2.serialize(rules[0].prelude).strip() == ":root"
     declared = {
         d.name: tinycss2.serialize(d.value).strip()
@@ -84,7 +85,7 @@ def test_css_is_one_rule_whatever_the_names_are() -> None:
 
 
 def test_ase_has_the_print_value_beside_the_screen_value() -> None:
-    found = seen(read_file("x.ase", FORMS["ase"].write(FULL)), ColorSeen)
+    found = seen(read_file("x.ase", FORMS["ase"].write(FULL, SHIPPED)), ColorSeen)
     assert [(one.name, one.print) for one in found][:2] == [
         ("Night", []),
         ("Night print", ["spot Night print", "CMYK 95 88 35 42"]),

@@ -12,7 +12,7 @@ from formulon.core.errors import ReadError
 from formulon.core.identity.fonts import prepare
 from formulon.core.identity.isolated import readers
 from formulon.core.type.features import plain
-from formulon.core.type.library import families, family
+from formulon.core.type.library import SHIPPED
 
 
 def postscript(bits: int = 0, copyright: str = "") -> bytes:
@@ -52,16 +52,16 @@ def test_postscript_outlines_are_prepared_in_the_readers_process() -> None:
 @pytest.mark.parametrize("family_id", ["figtree", "fraunces", "young-serif"])
 def test_a_prepared_file_sets_type_as_the_original(family_id: str) -> None:
     """Advances, kerning and axes are those of the file that came (fontTools and HarfBuzz read both)."""
-    data = family(family_id).faces[0].open()
+    data = SHIPPED.family(family_id).faces[0].open()
     made = readers().font("f.woff2", data)
     before, after = TTFont(io.BytesIO(plain(data))), TTFont(io.BytesIO(plain(base64.b64decode(made["woff2"]))))
     assert before["hmtx"].metrics == after["hmtx"].metrics and before.getBestCmap() == after.getBestCmap()
     assert ("GPOS" in before, "fvar" in before) == ("GPOS" in after, "fvar" in after)
-    assert made["category"] == families()[family_id].category
+    assert made["category"] == SHIPPED[family_id].category
 
 
 def test_programs_and_unknown_tables_stay_behind() -> None:
-    font = TTFont(io.BytesIO(plain(family("young-serif").faces[0].open())))
+    font = TTFont(io.BytesIO(plain(SHIPPED.family("young-serif").faces[0].open())))
     font["XXXX"] = newTable("XXXX")
     font["XXXX"].data = b"anything"
     out = io.BytesIO()
@@ -72,4 +72,4 @@ def test_programs_and_unknown_tables_stay_behind() -> None:
 
 def test_a_torn_file_is_refused_in_words() -> None:
     with pytest.raises(ReadError, match=r"torn\.ttf"):
-        prepare("torn.ttf", plain(family("figtree").faces[0].open())[:5000])
+        prepare("torn.ttf", plain(SHIPPED.family("figtree").faces[0].open())[:5000])

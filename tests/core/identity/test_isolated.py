@@ -17,7 +17,7 @@ from PIL import Image
 
 from formulon.core.identity import read as reader
 from formulon.core.identity.isolated import Readers
-from formulon.core.type.library import family
+from formulon.core.type.library import SHIPPED
 
 DEMO = Path(__file__).resolve().parents[3] / "demo" / "quillmoor"
 MUTATIONS = 2_000
@@ -93,7 +93,7 @@ def samples() -> dict[str, bytes]:
     made |= {
         "a.zip": package.getvalue(),
         "a.docx": file.getvalue(),
-        "a.woff2": family("figtree").faces[1].open(),
+        "a.woff2": SHIPPED.family("figtree").faces[1].open(),
         "a.json": b'{"c":{"$type":"color","a":{"$value":{"colorSpace":"oklch","components":[0.5,0.1,20]}},"b":{"$value":"{c.a}"}}}',
         "a.csv": b"name;hex\nNight;#1B2147\nLamp;#F2A93B\n",
         "a.txt": b"Night #1B2147\nLamp cmyk 0 20 80 0\n",

@@ -16,6 +16,7 @@ from formulon.core.identity.variants import Adjustment, adjusted, built, recolor
 from formulon.core.system.documents.identity import Mark
 from formulon.core.system.facets.mark_shapes import shape_of
 from formulon.core.system.solving.logo import drawn_colors, visibility
+from formulon.core.type.library import SHIPPED
 from tests.conftest import quillmoor_identity
 
 NIGHT, CHALK, LAMP = from_hex("#1b2147"), from_hex("#f6f1e7"), from_hex("#f2a93b")
@@ -61,12 +62,12 @@ def test_every_variant_is_what_the_reader_would_make_of_it() -> None:
 
 
 def test_three_marks_are_built_from_a_name() -> None:
-    made = built("Wicker & Rush", "young-serif", 400, NIGHT, LAMP, CHALK)
+    made = built("Wicker & Rush", SHIPPED["young-serif"], 400, NIGHT, LAMP, CHALK)
     assert [one.kind for one in made] == ["wordmark", "full", "full"] and len({one.svg for one in made}) == 3
     for one in made:
         assert rebuild(one.svg.encode(), "m").svg == one.svg and "<text" not in one.svg
         assert visibility(one.svg, CHALK) > 0.6
-    assert built("Wicker & Rush", "young-serif", 400, NIGHT, LAMP, CHALK) == made
+    assert built("Wicker & Rush", SHIPPED["young-serif"], 400, NIGHT, LAMP, CHALK) == made
 
 
 SQUARE = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><path d="M0 0h100v50h-100z"/></svg>'

@@ -8,7 +8,7 @@ from fontTools.ttLib import TTFont
 from PIL import Image
 
 from formulon.core.site.behind import TextBlock, behind, cropped, profile, stem
-from formulon.core.type.library import family
+from formulon.core.type.library import SHIPPED
 from formulon.core.type.lines import text_width
 
 
@@ -29,36 +29,36 @@ def test_a_wide_picture_in_a_narrow_box_keeps_the_focus_in_sight(focus: tuple[fl
 
 def test_only_pixels_near_the_glyphs_are_taken() -> None:
     crop = np.zeros((200, 600, 3), dtype=np.uint8)
-    block = TextBlock(("Night sky", "over hills"), 40, 30, "figtree", 700, 40, 50)
+    block = TextBlock(("Night sky", "over hills"), 40, 30, SHIPPED["figtree"], 700, 40, 50)
     found = behind(crop, [block])
-    grow = stem("figtree", 700) * 40
+    grow = stem(SHIPPED["figtree"], 700) * 40
     x, y = found.places.T
-    wide = max(text_width("figtree", 700, line, 40) for line in block.lines)
+    wide = max(text_width(SHIPPED["figtree"], 700, line, 40) for line in block.lines)
     assert 40 - grow - 2 <= x.min() <= 46 and x.max() <= 40 + wide + grow + 2
     assert y.min() >= 30 - grow and y.max() <= 30 + 2 * 50 + grow
     # Both lines are there, and the empty space between and around them is not.
     assert 0.15 < len(found.places) / (wide * 100) < 0.75
-    assert len(behind(crop, [TextBlock((), 0, 0, "figtree", 400, 20, 30)]).places) == 0
+    assert len(behind(crop, [TextBlock((), 0, 0, SHIPPED["figtree"], 400, 20, 30)]).places) == 0
 
 
 def test_text_over_the_edge_is_cut_there() -> None:
     crop = np.zeros((30, 60, 3), dtype=np.uint8)
-    found = behind(crop, [TextBlock(("Wide words",), -20, -10, "lora", 400, 48, 50)])
+    found = behind(crop, [TextBlock(("Wide words",), -20, -10, SHIPPED["lora"], 400, 48, 50)])
     assert len(found.places) and found.places.min() >= 0
     assert found.places[:, 0].max() < 60 and found.places[:, 1].max() < 30
 
 
 def test_the_stem_is_that_of_the_font() -> None:
     """The OS/2-independent measure: the outline of “l”, read with fontTools at the default weight."""
-    opened = TTFont(io.BytesIO(family("young-serif").faces[0].open()))
+    opened = TTFont(io.BytesIO(SHIPPED.family("young-serif").faces[0].open()))
     glyphs, name = opened.getGlyphSet(), opened.getBestCmap()[ord("I")]
     from fontTools.pens.boundsPen import BoundsPen
 
     pen = BoundsPen(glyphs)
     glyphs[name].draw(pen)
     assert pen.bounds is not None
-    assert stem("young-serif", 400) <= (pen.bounds[2] - pen.bounds[0]) / opened["head"].unitsPerEm + 1e-9
-    assert stem("figtree", 800) > stem("figtree", 400) > 0.05
+    assert stem(SHIPPED["young-serif"], 400) <= (pen.bounds[2] - pen.bounds[0]) / opened["head"].unitsPerEm + 1e-9
+    assert stem(SHIPPED["figtree"], 800) > stem(SHIPPED["figtree"], 400) > 0.05
 
 
 def test_profiles_are_strongest_at_their_side() -> None:

@@ -14,6 +14,7 @@ from formulon.core.system.documents.identity import Identity, slug
 from formulon.core.system.resolve import resolve
 from formulon.core.type.alike import defaults, for_language, writes
 from formulon.core.type.languages import LANGUAGES, letters
+from formulon.core.type.library import SHIPPED
 
 NAMES = {
     "home",
@@ -128,10 +129,10 @@ def test_ids_are_written_in_latin_letters() -> None:
 
 @pytest.mark.parametrize("language", ["en", "el", "ru", "uk", "bg", "vi", "pl", "tr"])
 def test_a_typeface_that_is_not_chosen_has_the_letters(language: str) -> None:
-    assert all(writes(one, language) for one in defaults(language))
+    assert all(writes(SHIPPED[one], language) for one in defaults(language))
     typefaces = Identity(name="Q", language=language).typefaces
     assert (typefaces.heading, typefaces.body) == defaults(language)
-    assert writes(for_language("figtree", language), language)
+    assert writes(SHIPPED[for_language("figtree", language)], language)
     if language == "en":
         assert defaults(language) == ("young-serif", "figtree")
 
@@ -142,7 +143,7 @@ def test_a_typeface_that_is_not_chosen_has_the_letters(language: str) -> None:
 def test_nor_has_it_only_those_of_the_language_but_those_of_the_name(name: str, language: str) -> None:
     identity = Identity.model_validate({"name": name, "language": language})
     assert (identity.typefaces.heading, identity.typefaces.body) == defaults(language, name)
-    assert all(writes(one, language, name) for one in defaults(language, name))
+    assert all(writes(SHIPPED[one], language, name) for one in defaults(language, name))
     system, site = resolve(identity), plan(identity)
     lacking = [one for one in check(predict(site, system), system).findings if one.rule == "type/missing-glyphs"]
     assert lacking == []

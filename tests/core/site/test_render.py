@@ -264,6 +264,6 @@ def test_the_header_names_a_page_once(language: str, twice: bool) -> None:
 
 def test_a_header_whose_only_page_is_that_of_its_button_keeps_it() -> None:
     site = plan(Identity(name="Q", language="nb"))
-    hidden = [page.model_copy(update={"menu": page.id == "contact"}) for page in site.own_pages()]
+    hidden = [page.model_copy(update={"menu": page.id == "contact"}) for page in site.pages]
     site = Site(identity=site.identity, choices=site.choices, frame=site.frame, pages=hidden)
     assert [page.id for page in site.header_menu()] == ["contact"]

@@ -12,7 +12,7 @@ RHYTHM = Rhythm(opening="brand", middle=["paper", "tint", "deep"], closing="acce
 
 
 def grounds(site: Site) -> dict[str, list[str]]:
-    return {page.id: [section.ground for section in page.sections] for page in site.pages}
+    return {page.id: [section.ground for section in page.sections] for page in site.drawn}
 
 
 def test_sections_take_their_grounds_by_place(site: Site) -> None:
@@ -43,4 +43,4 @@ def test_pages_and_the_effect_follow_the_rhythm(site: Site) -> None:
     html = render(after, resolve(after.identity, after.choices))["index.html"].decode()
     assert 'class="hero hero--horizon" data-ground="brand"' in html
     found = effect(site, after)
-    assert found.tokens == [] and {use.page for use in found.sections} == {page.id for page in site.pages}
+    assert found.tokens == [] and {use.page for use in found.sections} == {page.id for page in site.drawn}

@@ -9,9 +9,10 @@ from formulon.core.site.sheets import used_names
 from formulon.core.system.css import properties_css, tokens_css
 from formulon.core.system.documents.choices import Choices, Corners, Scale, StepChoice
 from formulon.core.system.documents.identity import Identity, Typefaces
-from formulon.core.system.facets.typography import steps
+from formulon.core.system.facets.typography import Fonts, steps
 from formulon.core.system.fluid import fluid
 from formulon.core.system.resolve import resolve
+from formulon.core.type.library import SHIPPED
 
 
 @pytest.mark.parametrize(("small", "large"), [(17, 18), (40, 96.5), (13, 12), (20, 20)])
@@ -26,13 +27,16 @@ def test_clamp_gives_the_wanted_sizes_at_both_ends(small: float, large: float) -
         assert value == pytest.approx(wanted, abs=0.02)
 
 
+_FONTS = Fonts(SHIPPED["young-serif"], SHIPPED["figtree"])
+
+
 def test_no_step_grows_beyond_two_and_a_half() -> None:
-    made = steps(Typefaces(), Scale(ratio_small=1.05, ratio_large=1.6))
+    made = steps(_FONTS, Scale(ratio_small=1.05, ratio_large=1.6))
     assert all(step.large <= 2.5 * step.small + 1e-9 for step in made.values())
 
 
 def test_weights_are_those_that_the_family_has() -> None:
-    made = steps(Typefaces(heading="young-serif", body="figtree"), Scale())
+    made = steps(_FONTS, Scale())
     assert made["h1"].weight == 400 and made["label"].weight == 600
 
 
@@ -95,7 +99,7 @@ def test_a_step_of_ones_own_goes_before_the_scale(quillmoor: Identity) -> None:
     system = resolve(quillmoor, Choices(scale=Scale(size=1.2, steps={"h2": own})))
     step = system.steps["h2"]
     assert (step.small, step.large) == (20, 50)  # 2.5 times at most, so that zoom works
-    assert (step.case, step.tracking, step.family) == ("uppercase", 0.05, quillmoor.typefaces.body)
+    assert (step.case, step.tracking, step.family.id) == ("uppercase", 0.05, quillmoor.typefaces.body)
     assert system.tokens["type/h2/size"].origin == "chosen" and system.tokens["type/h1/size"].origin == "derived"
     assert system.tokens["type/h2/family"].alias == "type/body/family"
     assert system.steps["body"].small == pytest.approx(17 * 1.2)
@@ -103,5 +107,5 @@ def test_a_step_of_ones_own_goes_before_the_scale(quillmoor: Identity) -> None:
 
 def test_labels_are_set_in_the_third_family_where_there_is_one(quillmoor: Identity) -> None:
     third = quillmoor.model_copy(update={"typefaces": quillmoor.typefaces.model_copy(update={"third": "spline-sans-mono"})})
-    assert resolve(third).steps["label"].family == "spline-sans-mono"
-    assert resolve(quillmoor).steps["label"].family == quillmoor.typefaces.body
+    assert resolve(third).steps["label"].family.id == "spline-sans-mono"
+    assert resolve(quillmoor).steps["label"].family.id == quillmoor.typefaces.body

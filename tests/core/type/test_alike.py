@@ -6,27 +6,27 @@ from hypothesis import strategies as st
 
 from formulon.core.type.alike import distance, for_language, lacking, nearest, writes
 from formulon.core.type.languages import letters
-from formulon.core.type.library import families
+from formulon.core.type.library import SHIPPED
 
-FAMILIES, LANGUAGES = sorted(families()), ["en", "de", "el", "ru", "vi", "tr", "he", "ja"]
+FAMILIES, LANGUAGES = sorted(SHIPPED), ["en", "de", "el", "ru", "vi", "tr", "he", "ja"]
 NAMES = st.text(st.sampled_from("Osier Ξύλο Чай Đất Łódź 木 א 24 &"), max_size=12)
 
 
 @given(st.sampled_from(FAMILIES), st.sampled_from(LANGUAGES), NAMES)
 def test_what_stands_in_has_the_letters_wherever_any_family_has_them(own: str, language: str, name: str) -> None:
     found = for_language(own, language, name)
-    any_has = any(writes(one, language, name) for one in FAMILIES)
-    assert writes(found, language, name) if any_has else found == for_language(own, language)
+    any_has = any(writes(SHIPPED[one], language, name) for one in FAMILIES)
+    assert writes(SHIPPED[found], language, name) if any_has else found == for_language(own, language)
     assert for_language(found, language, name) == found  # it needs no other in its turn
-    assert found == own if writes(own, language, name) else True
-    assert not lacking(found, name) or not any_has
+    assert found == own if writes(SHIPPED[own], language, name) else True
+    assert not lacking(SHIPPED[found], name) or not any_has
 
 
 @pytest.mark.parametrize("language", ["el", "ru", "vi"])
 def test_of_those_that_have_them_the_one_that_looks_most_alike_stands_in(language: str) -> None:
-    for font in (one for one in families().values() if not writes(one.id, language)):
-        found = families()[for_language(font.id, language)]
-        have = [one for one in families().values() if writes(one.id, language)]
+    for font in (one for one in SHIPPED.values() if not writes(one, language)):
+        found = SHIPPED[for_language(font.id, language)]
+        have = [one for one in SHIPPED.values() if writes(one, language)]
         kin = [one for one in have if one.category == font.category] or have
         assert found in kin and distance(found.measured, font.measured) == min(
             distance(one.measured, font.measured) for one in kin
@@ -34,5 +34,5 @@ def test_of_those_that_have_them_the_one_that_looks_most_alike_stands_in(languag
 
 
 def test_nothing_stands_in_for_letters_that_no_family_has() -> None:
-    look = families()["figtree"].measured
+    look = SHIPPED["figtree"].measured
     assert nearest(look, letters("ja")) is None and nearest(look, [ord("青")]) is None and nearest(look, []) is not None

@@ -9,7 +9,7 @@ from fontTools.ttLib import TTFont
 from formulon.core.type.delivery import _STAND_IN_WIDTHS, TYPED, cut, size_adjust, stand_in, wanted
 from formulon.core.type.features import mean_advance, opened
 from formulon.core.type.languages import letters
-from formulon.core.type.library import FALLBACK, families, family
+from formulon.core.type.library import FALLBACK, SHIPPED
 
 LIBERATION = Path("/usr/share/fonts/truetype/liberation")
 
@@ -23,12 +23,12 @@ def test_widths_of_stand_ins_are_those_of_the_liberation_fonts(name: str, file: 
 
 
 def test_every_category_has_a_stand_in() -> None:
-    assert {FALLBACK[one.category][0] for one in families().values()} == set(_STAND_IN_WIDTHS)
+    assert {FALLBACK[one.category][0] for one in SHIPPED.values()} == set(_STAND_IN_WIDTHS)
 
 
 def test_overrides_give_the_familys_own_measures_back() -> None:
     """CSS Fonts 4: the overrides are shares of the size after size-adjust, so their product is the family's metric."""
-    one = family("lora")
+    one = SHIPPED.family("lora")
     rule = stand_in(one, 400)
     parts = dict(part.split(":") for part in rule[rule.index("{") + 1 : rule.index("}")].strip(";").split(";"))
     adjust = float(parts["size-adjust"][:-1]) / 100
@@ -38,7 +38,7 @@ def test_overrides_give_the_familys_own_measures_back() -> None:
 
 
 def test_a_cut_file_keeps_alphabets_and_features_and_nothing_else() -> None:
-    data = family("source-serif-4").faces[0].open()
+    data = SHIPPED.family("source-serif-4").faces[0].open()
     codes = wanted(["de"], "Ω")
     before, after = TTFont(io.BytesIO(data)), TTFont(io.BytesIO(cut(data, codes)))
     assert set(after.getBestCmap()) == set(before.getBestCmap()) & codes

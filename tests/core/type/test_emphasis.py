@@ -14,7 +14,7 @@ from formulon.core.site.site import Site
 from formulon.core.system.resolve import resolve
 from formulon.core.type.emphasis import decoded, encoded, parts, plain, runs
 from formulon.core.type.features import plain as opened
-from formulon.core.type.library import families
+from formulon.core.type.library import SHIPPED
 from formulon.core.type.lines import broken, text_width
 from formulon.core.type.shaping import advance
 from tests.conftest import quillmoor_identity
@@ -61,7 +61,7 @@ def test_what_stands_between_two_letters_of_a_style_is_drawn_in_it() -> None:
 @pytest.mark.parametrize("family_id", ["spectral", "playfair-display", "inter"])
 def test_italics_are_measured_in_the_real_italic(family_id: str) -> None:
     """Against the italic file's own advances, read with fontTools at its default weight."""
-    face = families()[family_id].italics[0]
+    face = SHIPPED[family_id].italics[0]
     font = TTFont(io.BytesIO(opened(face.open())))
     names, upem = font.getBestCmap(), font["head"].unitsPerEm
     for letter in "anfgv":
@@ -69,16 +69,16 @@ def test_italics_are_measured_in_the_real_italic(family_id: str) -> None:
         weight = 400
         if "fvar" in font:
             weight = int(next(axis.defaultValue for axis in font["fvar"].axes if axis.axisTag == "wght"))
-        assert advance(family_id, weight, encoded(f"*{letter}*")) == pytest.approx(own, abs=0.002)
+        assert advance(SHIPPED[family_id], weight, encoded(f"*{letter}*")) == pytest.approx(own, abs=0.002)
 
 
 def test_emphasis_changes_widths_and_not_where_lines_may_break() -> None:
     words = "The dark is worth the half-past seven drive from anywhere at all"
     for width in (90, 140, 220):
-        plainly = broken("inter", 400, words, 16, width)
-        stressed = [decoded(line) for line in broken("inter", 400, encoded(f"*{words}*"), 16, width)]
+        plainly = broken(SHIPPED["inter"], 400, words, 16, width)
+        stressed = [decoded(line) for line in broken(SHIPPED["inter"], 400, encoded(f"*{words}*"), 16, width)]
         assert " ".join(stressed).replace("- ", "-") == " ".join(plainly).replace("- ", "-") == words
-    assert text_width("inter", 400, encoded(f"**{words}**"), 16) > text_width("inter", 400, words, 16) * 1.02
+    assert text_width(SHIPPED["inter"], 400, encoded(f"**{words}**"), 16) > text_width(SHIPPED["inter"], 400, words, 16) * 1.02
 
 
 def stressed_site(body: str = "figtree", text: str = "The *darkest* sky in the county.") -> Site:

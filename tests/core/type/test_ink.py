@@ -8,17 +8,17 @@ from fontTools.ttLib import TTFont
 from PIL import Image, ImageDraw, ImageFont
 
 from formulon.core.type.ink import ink_area
-from formulon.core.type.library import family
+from formulon.core.type.library import SHIPPED
 
 
 def rastered(family_id: str, weight: int, text: str, size: int = 200) -> float:
     """Covered area in em² of a text drawn letter by letter, so that no letter covers another."""
-    source = TTFont(io.BytesIO(family(family_id).faces[0].open()))
+    source = TTFont(io.BytesIO(SHIPPED.family(family_id).faces[0].open()))
     source.flavor = None
     out = io.BytesIO()
     source.save(out)
     font = ImageFont.truetype(io.BytesIO(out.getvalue()), size)
-    if family(family_id).weights[0] != family(family_id).weights[1]:
+    if SHIPPED.family(family_id).weights[0] != SHIPPED.family(family_id).weights[1]:
         font.set_variation_by_axes(
             [axis["minimum"] if axis["name"] != b"Weight" else weight for axis in font.get_variation_axes()]
         )
@@ -35,9 +35,9 @@ def rastered(family_id: str, weight: int, text: str, size: int = 200) -> float:
 )
 def test_area_is_what_a_rasteriser_covers(name: str, weight: int) -> None:
     text = "The dark is worth the drive 0123"
-    assert ink_area(name, weight, text) == pytest.approx(rastered(name, weight, text), rel=0.05)
+    assert ink_area(SHIPPED[name], weight, text) == pytest.approx(rastered(name, weight, text), rel=0.05)
 
 
 def test_heavier_text_covers_more_and_spaces_nothing() -> None:
-    assert ink_area("figtree", 800, "Night") > ink_area("figtree", 400, "Night") > 0
-    assert ink_area("figtree", 400, " \n ") == 0 and ink_area("figtree", 400, "漢") == 0
+    assert ink_area(SHIPPED["figtree"], 800, "Night") > ink_area(SHIPPED["figtree"], 400, "Night") > 0
+    assert ink_area(SHIPPED["figtree"], 400, " \n ") == 0 and ink_area(SHIPPED["figtree"], 400, "漢") == 0

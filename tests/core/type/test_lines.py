@@ -1,5 +1,6 @@
 """Where lines may break."""
 
+from formulon.core.type.library import SHIPPED
 from formulon.core.type.lines import broken, pieces
 
 
@@ -12,10 +13,10 @@ def test_characters_beyond_the_first_plane_move_no_break() -> None:
 
 
 def test_no_text_has_no_line() -> None:
-    assert broken("inter", 400, "", 16, 200) == broken("inter", 400, "  \n ", 16, 200) == ()
+    assert broken(SHIPPED["inter"], 400, "", 16, 200) == broken(SHIPPED["inter"], 400, "  \n ", 16, 200) == ()
 
 
 def test_a_word_wider_than_its_box_breaks_and_the_rest_goes_on() -> None:
-    lines = broken("inter", 400, "at Donaudampfschifffahrtsgesellschaft by noon", 16, 120)
+    lines = broken(SHIPPED["inter"], 400, "at Donaudampfschifffahrtsgesellschaft by noon", 16, 120)
     assert "".join(lines).replace(" ", "") == "atDonaudampfschifffahrtsgesellschaftbynoon"
     assert lines[0] == "at" and lines[-1].endswith("noon") and len(lines) >= 4

@@ -2992,7 +2992,7 @@ export interface components {
         StateEnum: "open" | "accepted" | "locked" | "rejected";
         /**
          * Step
-         * @description A step of the type scale: sizes in px at 360 and 1280 px of viewport, line height as a factor.
+         * @description A step of the type scale, its family by id: sizes in px at 360 and 1280 px of viewport, line height as a factor.
          */
         Step: {
             /** Name */
@@ -3009,15 +3009,9 @@ export interface components {
             line_height: number;
             /** Tracking */
             tracking: number;
-            /**
-             * Case
-             * @default none
-             */
+            /** Case */
             case: string;
-            /**
-             * Role
-             * @default body
-             */
+            /** Role */
             role: string;
         };
         /**

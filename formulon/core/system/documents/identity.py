@@ -10,7 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field, field_validator, model_valida
 
 from formulon.core.color.parse import ParsedColor, parse_color
 from formulon.core.type.alike import defaults
-from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, Measured, families
+from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, SHIPPED, Measured
 
 # What wires call the colours that every system has.
 RESERVED = ("white", "black", "neutral")
@@ -314,8 +314,8 @@ class Identity(Model):
                     raise ValueError(
                         f"{own[one].name}: its file forbids embedding. Say that you hold a licence for websites before it is used."
                     )
-            elif one not in families():
-                known = ", ".join([*own, *sorted(families())])
+            elif one not in SHIPPED:
+                known = ", ".join([*own, *sorted(SHIPPED)])
                 raise ValueError(f"There is no typeface “{one}”. Choose one of: {known}.")
         return self
 

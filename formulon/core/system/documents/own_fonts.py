@@ -1,11 +1,11 @@
 """A brand's own families out of its identity, for all that sets type."""
 
 import hashlib
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Iterator
 from functools import partial
 
 from formulon.core.system.documents.identity import FontFile, OwnFont
-from formulon.core.type.library import OWN, Face, Family, register
+from formulon.core.type.library import OWN, Face, Family
 
 
 def font_id(files: Iterable[FontFile]) -> str:
@@ -14,8 +14,8 @@ def font_id(files: Iterable[FontFile]) -> str:
     return OWN + hashlib.sha256(joined.encode()).hexdigest()[:12]
 
 
-def make_known(fonts: Iterable[OwnFont], open_file: Callable[[str], bytes]) -> None:
-    """Makes families known in this process; `open_file` gives the bytes of a file by its SHA-256."""
+def families_of(fonts: Iterable[OwnFont], open_file: Callable[[str], bytes]) -> Iterator[Family]:
+    """The families of a brand's own; `open_file` gives the bytes of a file by its SHA-256."""
     for font in fonts:
         upright, slanted = (
             tuple(
@@ -25,9 +25,7 @@ def make_known(fonts: Iterable[OwnFont], open_file: Callable[[str], bytes]) -> N
             )
             for italic in (False, True)
         )
-        register(
-            Family(
-                font.id, font.name, font.category, upright, font.measured, tuple(font.languages),
-                tuple(font.axes), slanted, font.licence, reserved_name=font.reserved_name, own=True,
-            )
+        yield Family(
+            font.id, font.name, font.category, upright, font.measured, tuple(font.languages),
+            tuple(font.axes), slanted, font.licence, reserved_name=font.reserved_name, own=True,
         )  # fmt: skip

@@ -11,7 +11,7 @@ from math import log2
 
 from formulon.core.system.documents.identity import Character
 from formulon.core.type.alike import lacking
-from formulon.core.type.library import Family, families
+from formulon.core.type.library import SHIPPED, Family
 
 AXES = {
     "calm_lively": ("calm", "lively"),
@@ -57,8 +57,8 @@ def proposals(
     """The best pairs for a character, best first, of families that can write the languages and, where there are such, the
     letters of some words as well; every heading family once. An axis that is not decided counts as the middle, a little."""
     asked = [code.partition("-")[0] for code in languages]
-    known = [font for font in (*own, *families().values()) if not asked or set(asked) <= set(font.languages)]
-    known = [font for font in known if not lacking(font.id, words)] or known
+    known = [font for font in (*own, *SHIPPED.values()) if not asked or set(asked) <= set(font.languages)]
+    known = [font for font in known if not lacking(font, words)] or known
     wanted = {axis: getattr(character, axis) for axis in AXES}
     fits = {font.id: _distance(font, wanted) for font in known}
     bodies = sorted((font for font in known if _readable(font)), key=lambda font: (fits[font.id], font.id))
@@ -75,7 +75,7 @@ def proposals(
 
 @cache
 def _of_library(family_id: str) -> dict[str, float]:
-    return places(families()[family_id])
+    return places(SHIPPED[family_id])
 
 
 def _places(font: Family) -> dict[str, float]:

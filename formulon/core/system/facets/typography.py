@@ -7,16 +7,28 @@ large x-heights, long lines and heavy type want more room; large and wide type i
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from typing import NamedTuple
 
 from formulon.core.system.documents.choices import Scale, StepChoice, StepName
-from formulon.core.system.documents.identity import Typefaces
 from formulon.core.system.fluid import LARGE, SMALL, fluid
 from formulon.core.system.system import Origin, Step, Token
-from formulon.core.type.library import Family, family
+from formulon.core.type.library import Family
 
 MOST_GROWTH = 2.5  # so that zoom to 500 % doubles every text (common practice; WCAG 2.2 SC 1.4.4)
 _X_HEIGHT, _WIDTH, _STEM = 0.5, 0.45, 0.08  # em; the family that the values of _STEPS are for
 _MEASURE_EM, _COMFORTABLE = 32, 66  # the widest box of running text, and characters in a line (Bringhurst, from memory)
+
+
+class Fonts(NamedTuple):
+    """The families of a brand by role."""
+
+    heading: Family
+    body: Family
+    third: Family | None = None
+
+    def of(self, role: str) -> Family:
+        """The family of a role; the body's where there is no third."""
+        return {"heading": self.heading, "third": self.third}.get(role) or self.body
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,23 +58,23 @@ _STEPS: dict[StepName, _Start] = {
 _RUNNING = ("intro", "body", "fine")
 
 
-def role_of(step: StepName, scale: Scale, typefaces: Typefaces) -> str:
+def role_of(step: StepName, scale: Scale, fonts: Fonts) -> str:
     """Which of the brand's families a step is set in: heading, body or third."""
     role = (scale.steps[step].font if step in scale.steps else None) or _STEPS[step].role
-    return "body" if role == "third" and not typefaces.third else role
+    return "body" if role == "third" and not fonts.third else role
 
 
-def steps(typefaces: Typefaces, scale: Scale) -> dict[str, Step]:
+def steps(fonts: Fonts, scale: Scale) -> dict[str, Step]:
     """Every step of the scale. A measure that was set for one step goes before the scale's."""
     made: dict[str, Step] = {}
     for name, start in _STEPS.items():
         own = scale.steps.get(name, StepChoice())
-        role = role_of(name, scale, typefaces)
-        font = family(getattr(typefaces, role))
+        role = role_of(name, scale, fonts)
+        font = fonts.of(role)
         small = own.small or scale.base_small * scale.ratio_small**start.power * scale.size
         large = min(own.large or scale.base_large * scale.ratio_large**start.power * scale.size, small * MOST_GROWTH)
         made[name] = Step(
-            name, font.id, font.nearest_weight(own.weight or start.weight), round(small, 3), round(large, 3),
+            name, font, font.nearest_weight(own.weight or start.weight), round(small, 3), round(large, 3),
             own.line_height or _line_height(name, font), _tracking(name, font) if own.tracking is None else own.tracking,
             own.case or "none", role,
         )  # fmt: skip
@@ -87,11 +99,11 @@ def _tracking(name: StepName, font: Family) -> float:
     return round(_STEPS[name].tracking * font.measured.width / _WIDTH, 4)
 
 
-def tokens(typefaces: Typefaces, scale: Scale, made: dict[str, Step]) -> Iterator[Token]:
+def tokens(fonts: Fonts, scale: Scale, made: dict[str, Step]) -> Iterator[Token]:
     """Families first; then family, size, line height, weight, tracking and case of each step."""
     for role in ("heading", "body", "third"):
-        if getattr(typefaces, role):
-            font = family(getattr(typefaces, role))
+        if role != "third" or fonts.third:
+            font = fonts.of(role)
             reason = f"{font.name} is the brand's {role} typeface."
             yield Token(f"type/{role}/family", "fontFamily", [font.name], font.stack, "exact", reason)
     yield _icon_stroke(made["label"])
@@ -101,7 +113,7 @@ def tokens(typefaces: Typefaces, scale: Scale, made: dict[str, Step]) -> Iterato
 
 def _icon_stroke(label: Step) -> Token:
     """Icons are drawn 1.25 em high on a grid of 24, with the stems of the label that they stand beside."""
-    font = family(label.family)
+    font = label.family
     heavier = 1 + max(0, label.weight - 400) / 500  # a stem grows by about a fifth in a hundred of weight (common practice)
     stroke = round(min(3.0, max(1.0, font.measured.stem * heavier / 1.25 * 24)), 2)
     return Token(
@@ -111,7 +123,7 @@ def _icon_stroke(label: Step) -> Token:
 
 
 def _of_step(name: StepName, step: Step, scale: Scale, own: StepChoice) -> Iterator[Token]:
-    start, font = _STEPS[name], family(step.family)
+    start, font = _STEPS[name], step.family
     look = font.measured
 
     def told(value: object, chosen: str, derived: str) -> tuple[Origin, str]:

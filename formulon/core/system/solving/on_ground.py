@@ -20,7 +20,7 @@ APART = {"motif"}  # solved once the grounds are
 def token_of(path: str, swatch: Swatch, origin: Origin, reason: str) -> Token:
     """The token of a colour that stands at a place."""
     text = to_hex(swatch.rgb)
-    return Token(path, "color", text, text, origin, reason, swatch.alias if swatch.reference else "")
+    return Token(path, "color", text, text, origin, reason, swatch.alias)
 
 
 @dataclass

@@ -59,7 +59,7 @@ class Palette:
 def palette_of(colors: Sequence[Exact], pins: Mapping[str, RGB] | None = None) -> Palette:
     """The palette of brand colours. `pins` are ramp and neutral steps that were fixed by hand ("lamp/200", "neutral/700")."""
     pins = pins or {}
-    brand = tuple(Swatch(c.id, c.name, c.parsed.rgb, EXACT) for c in colors)
+    brand = tuple(Swatch(c.id, c.name, c.parsed.rgb, EXACT, f"brand/{c.id}") for c in colors)
     swatches = list(brand)
     exact = [swatch.rgb for swatch in brand]
     series, greys = ramps(exact, max(exact, key=_tinting, default=_DEFAULT_TINT))
@@ -70,9 +70,10 @@ def palette_of(colors: Sequence[Exact], pins: Mapping[str, RGB] | None = None) -
             ramp |= {step: pins[f"{swatch.reference}/{step}"] for step in ramp if f"{swatch.reference}/{step}" in pins}
         for step, rgb in ramp.items():
             if rgb != swatch.rgb and rgb not in (BLACK, WHITE):
-                swatches.append(Swatch(f"{swatch.reference}/{step}", f"{swatch.label} {step}", rgb, RAMP))
+                reference = f"{swatch.reference}/{step}"
+                swatches.append(Swatch(reference, f"{swatch.label} {step}", rgb, RAMP, f"ramp/{reference}"))
     neutral = {step: pins.get(f"neutral/{step}", rgb) for step, rgb in greys.items()}
-    swatches += [Swatch(f"neutral/{step}", f"Neutral {step}", rgb, NEUTRAL) for step, rgb in neutral.items()]
+    swatches += [Swatch(f"neutral/{step}", f"Neutral {step}", rgb, NEUTRAL, f"neutral/{step}") for step, rgb in neutral.items()]
     swatches += [Swatch("white", "White", WHITE, PURE), Swatch("black", "Black", BLACK, PURE)]
     every = np.array([swatch.rgb for swatch in swatches])
     lab = rgb_to_oklab(every)

@@ -32,23 +32,14 @@ Ints = NDArray[np.intp]
 
 
 class Swatch(NamedTuple):
-    """One usable colour: `reference` is what a wire writes, `label` what people read."""
+    """One usable colour: `reference` is what a wire writes, `label` what people read, `alias` the path of the token that has
+    this colour."""
 
     reference: str
     label: str
     rgb: RGB
     kind: int
-
-    @property
-    def alias(self) -> str:
-        """The path of the token that has this colour, or nothing."""
-        if not self.reference:
-            return ""
-        if self.kind == EXACT:
-            return f"brand/{self.reference}"
-        if self.kind == NEUTRAL:
-            return self.reference
-        return f"ramp/{self.reference}" if self.kind == RAMP and "/" in self.reference else ""
+    alias: str = ""
 
 
 class Options(NamedTuple):

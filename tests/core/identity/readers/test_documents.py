@@ -24,7 +24,7 @@ from formulon.core.identity.sightings import (
     TypefaceSeen,
     WordSeen,
 )
-from formulon.core.type.library import families
+from formulon.core.type.library import SHIPPED
 from tests.core.identity.helpers import hexes, seen
 
 Draw = Callable[[Canvas], None]
@@ -264,10 +264,10 @@ def test_font_names_metrics_licence_and_embedding(bits: int, said: str) -> None:
     assert (one.embedding, one.licence, one.languages) == (said, "Free as air", [])
 
 
-@pytest.mark.parametrize("family_id", sorted(families()))
+@pytest.mark.parametrize("family_id", sorted(SHIPPED))
 def test_the_librarys_own_files_against_their_metadata(family_id: str) -> None:
     """Family, weights and axes as the packages' own metadata.json state them."""
-    family = families()[family_id]
+    family = SHIPPED[family_id]
     (one,) = seen(read_file("f.woff2", family.faces[0].open()), TypefaceSeen)
     assert one.family == family.name
     assert {"en", "de", "es"} <= set(one.languages) and "ru" not in one.languages

@@ -10,7 +10,6 @@ from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.documents import CHOICES
 from formulon.core.site.site import Site
-from formulon.core.system.resolve import resolve
 from formulon.core.system.system import System
 
 PHONE = 360
@@ -39,7 +38,7 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
         ratio = round(ratio - _STEP, 2)
         change = Change(document=CHOICES, patch=[{"op": "replace", "path": "/scale/ratio_small", "value": ratio}])
         changed = apply(site, [change])
-        after = resolve(changed.identity, changed.choices)
+        after = changed.system()
         same = next(f for f in predict(changed, after, [page]) if isinstance(f, TextRun) and f.place == run.place)
         if measure(same) <= options["most"]:
             size = after.steps[run.step].small

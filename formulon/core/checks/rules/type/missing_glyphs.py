@@ -9,13 +9,12 @@ from formulon.core.site.changes import Change
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 from formulon.core.type.alike import nearest
-from formulon.core.type.library import family
 
 
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     role = system.steps[run.step].role
     gone = set(map(ord, run.unknown_glyphs))
-    old = family(run.family).measured if run.family else None
+    old = run.family.measured if run.family else None
     near = nearest(old, gone) if old else None
     if near:
         patch = [{"op": "replace", "path": f"/typefaces/{role}", "value": near.id}]
@@ -38,4 +37,4 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
 )
 def missing_glyphs(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
     if run.unknown_glyphs:
-        yield Verdict("lacks", values={"glyphs": run.unknown_glyphs, "family": family(run.family).name if run.family else "It"})
+        yield Verdict("lacks", values={"glyphs": run.unknown_glyphs, "family": run.family.name if run.family else "It"})

@@ -10,7 +10,6 @@ from formulon.core.site.site import Site
 from formulon.core.site.slots import slot_values
 from formulon.core.system.system import System
 from formulon.core.type.emphasis import STRONG_WEIGHT, Style, marked, parts, plain
-from formulon.core.type.library import family
 
 
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
@@ -28,10 +27,11 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
 
 def _drawn(run: TextRun, style: Style) -> bool:
     """Whether a style looks different from the text around it."""
-    face = family(run.family)
+    if run.family is None:
+        return True
     if style == "em":
-        return face.italic
-    return face.nearest_weight(max(run.weight, STRONG_WEIGHT)) > run.weight
+        return run.family.italic
+    return run.family.nearest_weight(max(run.weight, STRONG_WEIGHT)) > run.weight
 
 
 @rule(
@@ -49,7 +49,7 @@ def _drawn(run: TextRun, style: Style) -> bool:
     mend=mend,
 )
 def real_emphasis(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
-    values = {"family": family(run.family).name, "text": run.text[:60], "weight": run.weight}
+    values = {"family": run.family.name if run.family else "", "text": run.text[:60], "weight": run.weight}
     if "em" in run.styles and not _drawn(run, "em"):
         yield Verdict("no-italic", values=values)
     if "strong" in run.styles and not _drawn(run, "strong"):
