@@ -38,6 +38,7 @@ def fresh_database() -> None:
 fresh_database()
 django.setup()
 
+import writes  # noqa: E402
 from django.core.management import call_command  # noqa: E402
 
 from formulon.config import memory  # noqa: E402
@@ -46,11 +47,11 @@ from formulon.core.checks.reach import reach  # noqa: E402
 from formulon.core.checks.runner import Preflight, check  # noqa: E402
 from formulon.core.color.overlay import least  # noqa: E402
 from formulon.core.color.srgb import to_hex  # noqa: E402
-from formulon.core.site import model  # noqa: E402
 from formulon.core.site.behind import TextBlock, behind, cropped  # noqa: E402
 from formulon.core.site.geometry import box_of, box_width  # noqa: E402
 from formulon.core.site.render import WIDTHS, render, render_page  # noqa: E402
 from formulon.core.site.site import Frame, Site  # noqa: E402
+from formulon.core.site.site import Page as SitePage  # noqa: E402
 from formulon.core.site.slots import slot_values  # noqa: E402
 from formulon.core.site.standing import HEADINGS  # noqa: E402
 from formulon.core.system.documents.choices import GROUNDS, Choices  # noqa: E402
@@ -182,7 +183,7 @@ def large_site() -> Site:
         page = site.drawn[number % 4].model_copy(deep=True)
         page.id, page.menu = f"page-{number}", number < 6
         text = page.model_dump_json().replace("page:offer", "page:page-2").replace("page:about", "page:page-1")
-        page = model.Page.model_validate_json(text.replace("page:contact", "page:page-3"))
+        page = SitePage.model_validate_json(text.replace("page:contact", "page:page-3"))
         for section in page.sections:
             if "heading" in section.content:
                 section.content["heading"] = f"{section.content['heading']} {number}"
@@ -449,6 +450,7 @@ def main() -> None:
         "color": lambda: [solver(), wiring(), kinds(), overlaying(), reaching(large_site())],
         "restyle": restyling,
         "preflight": lambda: [preflight(large_site())],
+        "writes": writes.rows,
         "publish": lambda: [publishing(large_site())],
     }
     rows = parts.get(" ".join(sys.argv[1:]), every_row)()
@@ -482,7 +484,7 @@ def every_row() -> list[Row]:
         with server() as address:
             rows += weights(page, address) + restyle(page, address)
         browser.close()
-    return [*rows, preflight(site), publishing(site), reading()]
+    return [*rows, *writes.rows(), preflight(site), publishing(site), reading()]
 
 
 if __name__ == "__main__":

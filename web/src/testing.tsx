@@ -13,7 +13,8 @@ import {
   type Workbench,
 } from './api/client';
 import { queryClient } from './api/queries';
-import { BenchContext, type Bench } from './shell/bench';
+import type { Actions, Bench, Shown } from './bench/bench';
+import { BenchContext } from './bench/useBench';
 
 /** Made-up material for tests of the interface: a basket workshop, in as much as a test needs of it. */
 
@@ -142,6 +143,7 @@ export const SYSTEM = {
   uses: [],
   conflicts: [],
   counts: {},
+  fits: {},
   palette: { bast: '#c8a36a', weide: '#4b5a3c' },
   sections: {},
   steps: [],
@@ -150,6 +152,7 @@ export const SYSTEM = {
 export function workbench(more: Partial<Workbench> = {}): Workbench {
   return {
     id: 'one',
+    state: 'first',
     role: 'owner',
     identity: { body: IDENTITY, revision: 4 },
     choices: { body: { policy: 'AA', scheme: 'light' }, revision: 2 },
@@ -164,8 +167,11 @@ export function workbench(more: Partial<Workbench> = {}): Workbench {
   } as unknown as Workbench;
 }
 
+/** What a made-up bench shows, and what was done in it. */
+export type MadeUp = Shown & Actions;
+
 /** What happens in a bench is recorded: every change is stored at once. */
-export function benchOf(more: Partial<Bench> = {}): Bench {
+export function benchOf(more: Partial<MadeUp> = {}): MadeUp {
   const brand = more.brand ?? workbench();
   return {
     brand,
@@ -174,28 +180,40 @@ export function benchOf(more: Partial<Bench> = {}): Bench {
     choices: brand.choices.body,
     canWrite: true,
     saving: false,
+    lit: null,
+    look: { scheme: 'light', vision: '' },
+    areas: {},
+    error: null,
+    notice: null,
+    stale: null,
+    asked: null,
     change: vi.fn(() => Promise.resolve(true)),
     draft: vi.fn(),
     endDraft: vi.fn(),
     afterChanges: (work) => work(),
+    write: vi.fn((ask) => ask({ 'Formulon-State': 'held' })) as Actions['write'],
     revision: () => 1,
     undo: vi.fn(() => Promise.resolve()),
     redo: vi.fn(() => Promise.resolve()),
-    accept: vi.fn(),
     report: vi.fn(),
     say: vi.fn(),
-    lit: null,
     light: vi.fn(),
-    look: { scheme: 'light', vision: '' },
     setLook: vi.fn(),
-    areas: {},
     measured: vi.fn(),
+    close: vi.fn(),
+    settle: vi.fn(() => Promise.resolve()),
+    answer: vi.fn(),
     ...more,
   };
 }
 
+/** A bench that shows one thing and never changes. */
+function still(bench: MadeUp): Bench {
+  return { ...bench, shown: bench, subscribe: () => () => undefined };
+}
+
 /** The first change of a bench: its label, and its patch as “op path value”. */
-export function changesOf(bench: Bench): string[][] {
+export function changesOf(bench: MadeUp): string[][] {
   return vi
     .mocked(bench.change)
     .mock.calls.map(([label, changes]) => [
@@ -214,13 +232,13 @@ function Place() {
 }
 
 /** Draws a part within a bench, with the library at hand and addresses that are followed. */
-export function draw(part: ReactNode, more: Partial<Bench> = {}) {
+export function draw(part: ReactNode, more: Partial<MadeUp> = {}) {
   const bench = benchOf(more);
   queryClient.clear();
   queryClient.setQueryData(['library'], LIBRARY);
-  const within = (inner: ReactNode, own: Bench) => (
+  const within = (inner: ReactNode, own: MadeUp) => (
     <QueryClientProvider client={queryClient}>
-      <BenchContext.Provider value={own}>
+      <BenchContext.Provider value={still(own)}>
         <MemoryRouter initialEntries={['/here']}>
           <Routes>
             <Route path="*" element={inner} />
@@ -231,7 +249,7 @@ export function draw(part: ReactNode, more: Partial<Bench> = {}) {
     </QueryClientProvider>
   );
   const drawn = render(within(part, bench));
-  return { bench, again: (own: Partial<Bench>) => drawn.rerender(within(part, { ...bench, ...own })), ...drawn };
+  return { bench, again: (own: Partial<MadeUp>) => drawn.rerender(within(part, { ...bench, ...own })), ...drawn };
 }
 
 type Way = 'GET' | 'POST' | 'PUT' | 'DELETE';

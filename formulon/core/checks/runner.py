@@ -9,10 +9,12 @@ import json
 from collections import Counter, OrderedDict
 from collections.abc import Callable, Iterable, Iterator, Mapping, MutableMapping, Sequence
 from dataclasses import asdict, dataclass, field, replace
+from functools import cached_property
 from typing import Any
 
+from formulon.core.checks.glance import Glance, glance
 from formulon.core.checks.page_facts import Fact, Place, SectionHead, TextRun
-from formulon.core.checks.predict import predict, predict_section
+from formulon.core.checks.predict import Prediction, predict, predict_section
 from formulon.core.checks.profiles import ALL, Profile, profile_of
 from formulon.core.checks.rule import Outcome, Remedy, Rule, Severity, Verdict
 from formulon.core.checks.views import KEPT, PageView, SectionView, SiteView, View, pages_of, site_of
@@ -95,6 +97,7 @@ class PageChecks:
     counts: Counter[str]
     found: list[tuple[Finding, Cause]]
     kept: tuple[Fact, ...] = ()  # of a page, for the rules that look at the whole site
+    glance: Glance | None = None  # of a page
 
 
 def check(
@@ -142,10 +145,19 @@ class Preflight:
         self.tried: OrderedDict[str, tuple[Site, System] | None] = OrderedDict()
         self.left: dict[tuple[str, str, str], Counter[str]] = {}
 
+    @cached_property
+    def prediction(self) -> Prediction:
+        """What predicts the pages; what they share is worked out once."""
+        return Prediction(self.site, self.system, self.open_blob)
+
     def report(self) -> Report:
         """What the rules find on all pages, without fixes."""
         frame = (self.site.frame.header.id, self.site.frame.footer.id)
         return _report([*(self.page(page) for page in self.site.drawn), self.whole()], frame)
+
+    def glances(self) -> list[Glance]:
+        """Every page at a glance."""
+        return [seen for page in self.site.drawn if (seen := self.page(page).glance)]
 
     def whole(self) -> PageChecks:
         """What the rules find that look at the site as a whole."""
@@ -157,9 +169,10 @@ class Preflight:
         found = self.kept.get(key)
         if found is None:
             self._go_on()
-            facts = predict(self.site, self.system, [page], self.open_blob)
+            facts = list(self.prediction.page(page))
             kept = tuple(fact for fact in facts if isinstance(fact, KEPT))
-            found = self.kept[key] = replace(_run(facts, self.system, self.rules), kept=kept)
+            seen = glance(facts, self.system.schemes[0])
+            found = self.kept[key] = replace(_run(facts, self.system, self.rules), kept=kept, glance=seen)
         return found
 
     def finding(self, page_id: str, key: str) -> Finding | None:

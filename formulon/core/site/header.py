@@ -2,12 +2,14 @@
 and below which the pages are behind a menu that opens without a script. Worked out from the shaped widths of the names.
 """
 
+from functools import lru_cache
+
 from formulon.core.site.geometry import GRID_FROM, action_size, content_width, px
 from formulon.core.site.kinds.header.kind import MARK, SIDES, SPACE
 from formulon.core.site.phrases import phrases
 from formulon.core.site.site import Site
 from formulon.core.system.facets.lockup import size_of
-from formulon.core.system.system import System
+from formulon.core.system.system import Step, System
 from formulon.core.type.fit import cased, fit
 from formulon.core.type.hyphens import hyphenated
 from formulon.core.type.lines import text_width
@@ -42,6 +44,8 @@ def rows(site: Site, system: System) -> dict[str, int]:
         for name, fits in _fits(site, system, viewport, scale if viewport < GRID_FROM else 1.0).items():
             if fits and (viewport == WIDEST or found[name] == viewport + _EVERY):
                 found[name] = viewport
+        if viewport not in found.values():
+            break  # what does not fit here is not looked at below
     if site.frame.header.layout == "masthead":
         found["row"] = NEVER
     return found
@@ -125,20 +129,15 @@ def _name_lines(site: Site, system: System, viewport: int, scale: float, room: f
 def _links_width(site: Site, system: System, viewport: int) -> float:
     space = f"space/{SPACE[site.frame.header.layout]}"
     step, gap, least = system.steps["label"], px(system, space, viewport), px(system, "button/least", viewport)
-    wide = [
-        max(
-            least,
-            text_width(
-                step.family,
-                step.weight,
-                cased(page.name, step.case, site.identity.language),
-                step.size(viewport),
-                step.tracking,
-            ),
-        )
-        for page in site.header_menu()
-    ]
+    names, size = tuple([page.name for page in site.header_menu()]), step.size(viewport)
+    wide = [max(least, size * em) for em in _ems(step, site.identity.language, names)]
     return sum(wide) + gap * (len(wide) - 1) if wide else 0.0
+
+
+@lru_cache(maxsize=256)
+def _ems(step: Step, language: str, texts: tuple[str, ...]) -> tuple[float, ...]:
+    """Widths of texts in a step, in em. Kept, since they are asked for at every width."""
+    return tuple(text_width(step.family, step.weight, cased(text, step.case, language), 1.0, step.tracking) for text in texts)
 
 
 def _action_width(site: Site, system: System, viewport: int) -> float:

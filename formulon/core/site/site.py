@@ -157,7 +157,7 @@ class Site(Model):
     frame: Frame
     pages: list[Page]
     assets: list[Asset] = Field(default_factory=list)
-    _library: Library = PrivateAttr(default=SHIPPED)
+    _library: Library = PrivateAttr(default_factory=lambda: SHIPPED)  # a default would be copied deeply
 
     @model_validator(mode="after")
     def _ordered(self) -> Self:

@@ -81,6 +81,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         for page in site.drawn
     ]
     return shapes.Workbench(
+        state="",
         id=str(brand.pk),
         slug=brand.slug,
         role=role,
@@ -95,7 +96,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         pictures=[
             shapes.PictureCard(id=asset.id, name=asset.name, address=_picture_address(brand, asset)) for asset in site.assets
         ],
-        system=shapes.Resolved.model_validate(_jsonable(summary)),
+        system=shapes.Resolved.model_validate(summary),
         releases=[release_card(release, index == 0) for index, release in enumerate(releases)],
     )
 
@@ -133,12 +134,6 @@ def _picture_address(brand: Brand, asset: Asset) -> str:
     return f"/api/brands/{brand.pk}/pictures/{asset.id}-{smallest.width}.webp"
 
 
-def _jsonable(summary: dict) -> dict:  # type: ignore[type-arg]
-    """Line counts by width, with widths as JSON writes keys."""
-    headlines = [{**h, "lines": {str(width): n for width, n in h["lines"].items()}} for h in summary["headlines"]]
-    return {**summary, "headlines": headlines}
-
-
 def styles(brand: Brand, choices: Choices) -> shapes.Styles:
     """The tokens under choices that are not stored."""
     identity = identity_of(brand)
@@ -153,7 +148,7 @@ def draft(brand: Brand, choices: Choices) -> shapes.Resolved:
     bodies, _ = bodies_of(brand)
     site = site_in(brand, bodies)
     drafted = site.with_choices(choices)
-    return shapes.Resolved.model_validate(_jsonable(differing(resolved(drafted, blob_of(brand)), site.system())))
+    return shapes.Resolved.model_validate(differing(resolved(drafted, blob_of(brand)), site.system()))
 
 
 def release_card(release: Release, live: bool) -> shapes.ReleaseCard:

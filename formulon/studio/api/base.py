@@ -1,6 +1,7 @@
 """What all views of the API share."""
 
 import logging
+from collections.abc import Callable
 from typing import Any
 
 from django.http import HttpResponse
@@ -9,17 +10,23 @@ from pydantic import BaseModel
 from rest_framework.request import Request
 from rest_framework.views import APIView
 
-from formulon.studio.api import answers
+from formulon.studio.api import answers, states
 from formulon.studio.api.access import user_of
+from formulon.studio.api.shapes import Changed, MarkUploaded, Workbench
 from formulon.studio.models import Brand
 from formulon.studio.services import sites
 
+STATE = "Formulon-State"  # the header that names what an asker of a write holds
 log = logging.getLogger(__name__)
 
 
 def answer(shape: BaseModel, status: int = 200) -> HttpResponse:
     """A shape as JSON, written by pydantic, which is faster than a renderer over dictionaries."""
-    return HttpResponse(shape.model_dump_json(), status=status, content_type="application/json")
+    return HttpResponse(
+        shape.model_dump_json(exclude_unset=isinstance(shape, Changed | MarkUploaded)),
+        status=status,
+        content_type="application/json",
+    )
 
 
 FILE = {"type": "string", "format": "binary"}
@@ -35,9 +42,21 @@ class View(APIView):
 
     def bench(self, request: Request, brand: Brand) -> HttpResponseBase:
         """The whole workbench; or, where the brand cannot be drawn as it is, why, and what can be taken back."""
+        return self._drawn(request, brand, lambda made: (states.remembered(made), made)[1])
+
+    def changed(self, request: Request, brand: Brand) -> HttpResponseBase:
+        """What a write changed of the workbench that its asker holds."""
+        return self._drawn(request, brand, lambda made: states.changed(made, request.headers.get(STATE, "")))
+
+    def uploaded(self, request: Request, brand: Brand, notes: list[str]) -> HttpResponseBase:
+        """The same after an upload, with what there is to say of it."""
+        held = request.headers.get(STATE, "")
+        return self._drawn(request, brand, lambda made: MarkUploaded(workbench=states.changed(made, held), notes=notes))
+
+    def _drawn(self, request: Request, brand: Brand, shape: Callable[[Workbench], BaseModel]) -> HttpResponseBase:
         role = sites.role_of(user_of(request), brand)
         try:
-            return answer(answers.workbench(request._request, brand, role))
+            return answer(shape(answers.workbench(request._request, brand, role)))
         except Exception as error:
             log.exception("The brand %s cannot be opened", brand.pk)
             return answers.unopened(request._request, brand, error)

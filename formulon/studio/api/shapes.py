@@ -1,9 +1,9 @@
 """The forms of requests and answers. The TypeScript client's types are generated from them."""
 
 from datetime import datetime
-from typing import Any, Literal
+from typing import TYPE_CHECKING, Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field, create_model
 
 from formulon.core.checks.runner import Finding, Fix
 from formulon.core.site.site import Frame, Page
@@ -109,13 +109,6 @@ class InkUse(Shape):
     count: int
 
 
-class Headline(Shape):
-    page: str
-    text: str
-    step: str
-    lines: dict[str, int]
-
-
 class Step(Shape):
     """A step of the type scale, its family by id: sizes in px at 360 and 1280 px of viewport, line height as a factor."""
 
@@ -145,7 +138,6 @@ class Resolved(Shape):
     fits: dict[str, dict[str, float]]
     uses: list[InkUse]
     sections: dict[str, int]
-    headlines: list[Headline]
     drawn: dict[str, str]
     counts: dict[str, int]
     near: list[NearDuplicates]
@@ -170,8 +162,9 @@ class PictureCard(Shape):
 
 
 class Workbench(Shape):
-    """Everything of a brand that the interface shows."""
+    """Everything of a brand that the interface shows. `state` names what is held with it, for the answers to writes."""
 
+    state: str
     id: str
     slug: str
     role: str
@@ -186,6 +179,34 @@ class Workbench(Shape):
     pictures: list[PictureCard]
     system: Resolved
     releases: list[ReleaseCard]
+
+
+def _without_default(schema: dict[str, Any]) -> None:
+    schema.pop("default", None)
+
+
+def _parts(shape: type[Shape], name: str, **others: Any) -> Any:
+    """A shape of which each part may be left out."""
+    left_out = Field(default=None, json_schema_extra=_without_default)
+    fields = {part: (info.annotation, left_out) for part, info in shape.model_fields.items()}
+    return create_model(name, __base__=Shape, **(fields | {part: (made, left_out) for part, made in others.items()}))
+
+
+if TYPE_CHECKING:
+    _BenchParts = Workbench
+else:
+    _BenchParts = _parts(Workbench, "BenchParts", system=_parts(Resolved, "ResolvedParts"))
+
+
+class Changed(_BenchParts):
+    """What a write changed of the workbench that its asker holds, which is said by the header “Formulon-State”. Parts that are
+    as they were are left out, and entries of the lists of pages, pictures, releases, tokens and pairs; `gone` names the
+    entries that are no more and `order` has all of a list whose order changed, both by list. `base` is the state that this
+    is laid over; empty where everything is here."""
+
+    base: str = ""
+    gone: dict[str, list[str]] = Field(default_factory=dict)
+    order: dict[str, list[str]] = Field(default_factory=dict)
 
 
 class EditShape(Shape):
@@ -268,7 +289,7 @@ class ReadColors(Shape):
 
 
 class MarkUploaded(Shape):
-    workbench: Workbench
+    workbench: Changed
     notes: list[str]
 
 

@@ -67,23 +67,23 @@ class SourcesAgainView(View):
 
 class FactsView(View):
     @extend_schema(
-        request=source_shapes.FactsRequest, responses={200: shapes.Workbench, 409: shapes.Problem, 422: shapes.Problem}
+        request=source_shapes.FactsRequest, responses={200: shapes.Changed, 409: shapes.Problem, 422: shapes.Problem}
     )
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
         wanted = source_shapes.FactsRequest.model_validate(request.data)
         revisions = {IDENTITY: wanted.identity, DECISIONS: wanted.decisions}
         deciding.act(brand, user_of(request), revisions, wanted.requests)
-        return self.bench(request, brand)
+        return self.changed(request, brand)
 
 
 class QuestionsView(View):
-    @extend_schema(request=source_shapes.LeaveOpen, responses={200: shapes.Workbench, 409: shapes.Problem})
+    @extend_schema(request=source_shapes.LeaveOpen, responses={200: shapes.Changed, 409: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
         wanted = source_shapes.LeaveOpen.model_validate(request.data)
         deciding.leave_open(brand, user_of(request), wanted.decisions, wanted.question, wanted.left)
-        return self.bench(request, brand)
+        return self.changed(request, brand)
 
 
 class IdentityFileView(View):

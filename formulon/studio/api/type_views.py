@@ -15,7 +15,6 @@ from formulon.core.system.facets.type_pairs import proposals
 from formulon.core.type import alike
 from formulon.core.type.languages import LANGUAGES, letters
 from formulon.core.type.shaping import known
-from formulon.studio.api import answers
 from formulon.studio.api import type_shapes as shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import FILE, View, answer, multipart
@@ -84,8 +83,7 @@ class FontsView(View):
             raise UploadRefused("The upload names no revision. Load the page again.")
         files = [(file.name or "font", file.read()) for file in request.FILES.getlist("files")]
         typefaces.add(brand, user_of(request), int(revision), files)
-        role = sites.role_of(user_of(request), brand)
-        return answer(MarkUploaded(workbench=answers.workbench(request._request, brand, role), notes=[]))
+        return self.uploaded(request, brand, [])
 
 
 class FontView(View):

@@ -72,28 +72,28 @@ class BrandView(View):
 
 
 class ChangesView(View):
-    @extend_schema(request=shapes.ChangeRequest, responses={200: shapes.Workbench, 409: shapes.Problem, 422: shapes.Problem})
+    @extend_schema(request=shapes.ChangeRequest, responses={200: shapes.Changed, 409: shapes.Problem, 422: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
         wanted = shapes.ChangeRequest.model_validate(request.data)
         edits = [history.Edit(edit.document, edit.revision, edit.patch) for edit in wanted.edits]
         history.write(brand, user_of(request), wanted.label, edits)
-        return self.bench(request, brand)
+        return self.changed(request, brand)
 
 
 class UndoView(View):
-    @extend_schema(request=shapes.StepRequest, responses={200: shapes.Workbench, 409: shapes.Problem})
+    @extend_schema(request=shapes.StepRequest, responses={200: shapes.Changed, 409: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         return self.step(request, brand_id, history.undo)
 
     def step(self, request: Request, brand_id: str, take: Callable[..., object]) -> HttpResponseBase:
         brand, wanted = brand_of(request, brand_id, write=True), shapes.StepRequest.model_validate(request.data)
         take(brand, user_of(request), wanted.entry, wanted.anyway)
-        return self.bench(request, brand)
+        return self.changed(request, brand)
 
 
 class RedoView(UndoView):
-    @extend_schema(request=shapes.StepRequest, responses={200: shapes.Workbench, 409: shapes.Problem})
+    @extend_schema(request=shapes.StepRequest, responses={200: shapes.Changed, 409: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         return self.step(request, brand_id, history.redo)
 
@@ -143,11 +143,11 @@ class PlanView(View):
         mine, merged, _ = history.proposal(brand_of(request, brand_id))
         return answer(source_shapes.Planned(differences=differences(mine, merged)))
 
-    @extend_schema(request=None, responses=shapes.Workbench)
+    @extend_schema(request=None, responses=shapes.Changed)
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
         history.replan(brand, user_of(request))
-        return self.bench(request, brand)
+        return self.changed(request, brand)
 
 
 class DraftView(View):
@@ -250,16 +250,15 @@ class MarksView(View):
         if file is None or not revision.isdigit() or meant_for not in ("any", "light", "dark"):
             raise UploadRefused("There is no file in the upload. Choose the logo as an SVG file.")
         notes = uploads.add_mark(brand, user_of(request), file.name or "logo.svg", file.read(), int(revision), meant_for)
-        role = sites.role_of(user_of(request), brand)
-        return answer(shapes.MarkUploaded(workbench=answers.workbench(request._request, brand, role), notes=notes))
+        return self.uploaded(request, brand, notes)
 
 
 class ReleasesView(View):
-    @extend_schema(request=None, responses={200: shapes.Workbench, 409: shapes.Problem})
+    @extend_schema(request=None, responses={200: shapes.Changed, 409: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         brand = brand_of(request, brand_id, write=True)
         releases.publish(brand, user_of(request))
-        return self.bench(request, brand)
+        return self.changed(request, brand)
 
 
 class ReleaseZipView(View):

@@ -40,12 +40,12 @@ class Kept(MutableMapping[str, PageChecks]):
         return len(self.pages)
 
 
-_kept = Kept(MOST_KEPT)
+KEPT = Kept(MOST_KEPT)
 
 
 def of(brand: Brand, gone: Callable[[], bool] = lambda: False) -> Preflight:
     """The checks of a brand as it is now; `gone` tells whether who asked has left."""
-    return Preflight(sites.load(brand), open_blob=sites.blob_of(brand), kept=_kept, gone=gone)
+    return Preflight(sites.load(brand), open_blob=sites.blob_of(brand), kept=KEPT, gone=gone)
 
 
 def fixes(brand: Brand, page: str, key: str, gone: Callable[[], bool]) -> list[Fix] | None:

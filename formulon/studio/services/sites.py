@@ -87,7 +87,7 @@ def library_of(brand: Brand, identity: Identity) -> Library:
 
 def bodies_of(brand: Brand) -> tuple[Bodies, dict[str, int]]:
     """The bodies of a brand's documents and their revisions, by name."""
-    found = list(brand.documents.all())
+    found = list(brand.documents.order_by("pk"))  # pages that no order names stand as they were made
     return {d.name: d.body for d in found}, {d.name: d.revision for d in found}
 
 

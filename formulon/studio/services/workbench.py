@@ -3,15 +3,14 @@
 import hashlib
 import json
 from collections import Counter, OrderedDict
+from collections.abc import MutableMapping, Sequence
 from threading import Lock
 from typing import Any
 
 import numpy as np
 
-from formulon.core.checks.page_facts import Fact, TextRun
-from formulon.core.checks.predict import predict
-from formulon.core.checks.profiles import profile_of
-from formulon.core.checks.runner import check
+from formulon.core.checks.glance import Glance
+from formulon.core.checks.runner import PageChecks, Preflight
 from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
@@ -25,8 +24,8 @@ from formulon.core.site.site import Site
 from formulon.core.system.documents.choices import GROUNDS
 from formulon.core.system.facets.near_duplicates import near_duplicates
 from formulon.core.system.facets.proportions import proportions
-from formulon.core.system.parts import PARTS
 from formulon.core.system.system import System
+from formulon.studio.services import preflight
 
 _KEPT = 6  # summaries of whole sites; the newest ones
 _summaries: "OrderedDict[str, dict[str, Any]]" = OrderedDict()
@@ -43,7 +42,7 @@ def summary_of(bodies: dict[str, dict[str, Any]], site: Site, open_blob: OpenBlo
         if key in _summaries:
             _summaries.move_to_end(key)
             return _summaries[key]
-    made = resolved(site, open_blob)
+    made = resolved(site, open_blob, preflight.KEPT)
     with _lock:
         _summaries[key] = made
         while len(_summaries) > _KEPT:
@@ -51,17 +50,15 @@ def summary_of(bodies: dict[str, dict[str, Any]], site: Site, open_blob: OpenBlo
     return made
 
 
-def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
-    """The system of a site, summed up for the interface. `open_blob` gives the bytes of photographs behind texts."""
+def resolved(
+    site: Site, open_blob: OpenBlob | None = None, kept: MutableMapping[str, PageChecks] | None = None
+) -> dict[str, Any]:
+    """The system of a site, summed up for the interface. `open_blob` gives the bytes of photographs behind texts, `kept` what
+    pages had before by their content."""
     system = site.system()
-    facts = predict(site, system, open_blob=open_blob)
-    frame = (site.frame.header.id, site.frame.footer.id)
-    report = check(facts, system, frame=frame, profile=profile_of(site.choices))
-    uses = Counter(
-        (fact.ground, PARTS[fact.ink].drawn_as or fact.ink)
-        for fact in facts
-        if isinstance(fact, TextRun) and PARTS[fact.ink].state not in ("hover", "pressed") and fact.scheme == system.schemes[0]
-    )
+    work = Preflight(site, system, open_blob, kept)
+    report, pages = work.report(), work.glances()
+    uses: Counter[tuple[str, str]] = sum((page.uses for page in pages), Counter())
     return {
         **system.to_json(),
         "css": preview_tokens(system, system.schemes[0]),
@@ -73,12 +70,7 @@ def resolved(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
         "fits": _fits(system),
         "uses": [{"ground": ground, "ink": ink, "count": count} for (ground, ink), count in sorted(uses.items())],
         "sections": _sections(site),
-        "headlines": [
-            {"page": fact.place.page, "text": fact.text, "step": fact.step, "lines": fact.lines}
-            for fact in facts
-            if isinstance(fact, TextRun) and fact.tag in ("h1", "h2") and fact.scheme == system.schemes[0]
-        ],
-        "drawn": _drawn(site, system, facts),
+        "drawn": _drawn(site, system, pages),
         "counts": report.counts,
         "near": near_duplicates(site.identity),
         "proportions": proportions(site.identity),
@@ -116,15 +108,14 @@ def _fits(system: System) -> dict[str, dict[str, float]]:
     }
 
 
-def _drawn(site: Site, system: System, facts: list[Fact]) -> dict[str, str]:
+def _drawn(site: Site, system: System, pages: Sequence[Glance]) -> dict[str, str]:
     """By page a mark of what its HTML holds of the system, besides tokens: texts that are drawn smaller so that their longest
     word fits, the widths at which the header changes, and the colours of arcs on their grounds."""
-    made: dict[str, list[str]] = {page.id: [] for page in site.drawn}
-    for fact in facts:
-        if isinstance(fact, TextRun) and fact.scale < 1:
-            made[fact.place.page].append(f"{fact.place.section}/{fact.place.slot} {fact.scale:g}")
     shared = repr((rows(site, system), name_scale(site, system), [seen_on(system, ground, SWEEP) for ground in GROUNDS]))
-    return {page: hashlib.blake2b(repr((shared, told)).encode(), digest_size=8).hexdigest() for page, told in made.items()}
+    return {
+        page.id: hashlib.blake2b(repr((shared, list(seen.scaled))).encode(), digest_size=8).hexdigest()
+        for page, seen in zip(site.drawn, pages, strict=True)
+    }
 
 
 def _sections(site: Site) -> dict[str, int]:

@@ -3,6 +3,9 @@ import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
 export type Workbench = Schemas['Workbench'];
+/** What a write changed of the workbench that was held. */
+export type Changed = Partial<Omit<Workbench, 'system'>> &
+  Omit<Schemas['Changed'], keyof Workbench> & { system?: Partial<Resolved> };
 export type Resolved = Schemas['Resolved'];
 export type Identity = Schemas['Identity'];
 export type Mark = NonNullable<Identity['marks']>[number];

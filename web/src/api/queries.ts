@@ -82,6 +82,7 @@ export function useWorkbench(brandId: string) {
     queryFn: () => unwrap(client.GET('/api/brands/{brand_id}', { params: { path: { brand_id: brandId } } })),
     refetchOnWindowFocus: true,
     staleTime: 2000,
+    structuralSharing: false, // the store compares parts by themselves
   });
 }
 

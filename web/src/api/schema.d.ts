@@ -1057,6 +1057,53 @@ export interface components {
             edits: components["schemas"]["EditShape"][];
         };
         /**
+         * Changed
+         * @description What a write changed of the workbench that its asker holds, which is said by the header “Formulon-State”. Parts that are
+         *     as they were are left out, and entries of the lists of pages, pictures, releases, tokens and pairs; `gone` names the
+         *     entries that are no more and `order` has all of a list whose order changed, both by list. `base` is the state that this
+         *     is laid over; empty where everything is here.
+         */
+        Changed: {
+            /** State */
+            state?: string;
+            /** Id */
+            id?: string;
+            /** Slug */
+            slug?: string;
+            /** Role */
+            role?: string;
+            /** Address */
+            address?: string;
+            identity?: components["schemas"]["IdentityDocument"];
+            choices?: components["schemas"]["ChoicesDocument"];
+            frame?: components["schemas"]["FrameDocument"];
+            /** Pages */
+            pages?: components["schemas"]["PageDocument"][];
+            /** Edited */
+            edited?: boolean;
+            /** Changed Since Release */
+            changed_since_release?: boolean;
+            history?: components["schemas"]["History"];
+            /** Pictures */
+            pictures?: components["schemas"]["PictureCard"][];
+            system?: components["schemas"]["ResolvedParts"];
+            /** Releases */
+            releases?: components["schemas"]["ReleaseCard"][];
+            /**
+             * Base
+             * @default
+             */
+            base: string;
+            /** Gone */
+            gone?: {
+                [key: string]: string[];
+            };
+            /** Order */
+            order?: {
+                [key: string]: string[];
+            };
+        };
+        /**
          * Character
          * @description Five axes, each -2 to 2 from the first word to the second; None is not decided.
          */
@@ -1741,19 +1788,6 @@ export interface components {
         GroundEnum: "paper" | "tint" | "brand" | "accent" | "deep" | "navigation" | "footer";
         /** @enum {string} */
         GroupEnum: "colors" | "gradients" | "typefaces" | "marks" | "words" | "rules" | "measures" | "texts" | "pictures" | "other";
-        /** Headline */
-        Headline: {
-            /** Page */
-            page: string;
-            /** Text */
-            text: string;
-            /** Step */
-            step: string;
-            /** Lines */
-            lines: {
-                [key: string]: number;
-            };
-        };
         /** History */
         History: {
             undo: components["schemas"]["HistoryStep"] | null;
@@ -2145,7 +2179,7 @@ export interface components {
         };
         /** MarkUploaded */
         MarkUploaded: {
-            workbench: components["schemas"]["Workbench"];
+            workbench: components["schemas"]["Changed"];
             /** Notes */
             notes: string[];
         };
@@ -2788,8 +2822,6 @@ export interface components {
             sections: {
                 [key: string]: number;
             };
-            /** Headlines */
-            headlines: components["schemas"]["Headline"][];
             /** Drawn */
             drawn: {
                 [key: string]: string;
@@ -2801,6 +2833,60 @@ export interface components {
             /** Near */
             near: components["schemas"]["NearDuplicates"][];
             proportions: components["schemas"]["Proportions"];
+        };
+        /** ResolvedParts */
+        ResolvedParts: {
+            /** Schemes */
+            schemes?: components["schemas"]["SchemeEnum"][];
+            /** Tokens */
+            tokens?: components["schemas"]["Token"][];
+            /** Dark */
+            dark?: components["schemas"]["Token"][];
+            /** Pairs */
+            pairs?: components["schemas"]["Pair"][];
+            /** Conflicts */
+            conflicts?: components["schemas"]["Conflict"][];
+            /** Css */
+            css?: string;
+            /** Css Dark */
+            css_dark?: string;
+            /** Steps */
+            steps?: components["schemas"]["Step"][];
+            /** Marks */
+            marks?: {
+                [key: string]: string | null;
+            };
+            /** Dark Marks */
+            dark_marks?: {
+                [key: string]: string | null;
+            };
+            /** Palette */
+            palette?: {
+                [key: string]: string;
+            };
+            /** Fits */
+            fits?: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
+            /** Uses */
+            uses?: components["schemas"]["InkUse"][];
+            /** Sections */
+            sections?: {
+                [key: string]: number;
+            };
+            /** Drawn */
+            drawn?: {
+                [key: string]: string;
+            };
+            /** Counts */
+            counts?: {
+                [key: string]: number;
+            };
+            /** Near */
+            near?: components["schemas"]["NearDuplicates"][];
+            proportions?: components["schemas"]["Proportions"];
         };
         /**
          * Rhythm
@@ -3315,9 +3401,11 @@ export interface components {
         };
         /**
          * Workbench
-         * @description Everything of a brand that the interface shows.
+         * @description Everything of a brand that the interface shows. `state` names what is held with it, for the answers to writes.
          */
         Workbench: {
+            /** State */
+            state: string;
             /** Id */
             id: string;
             /** Slug */
@@ -3470,7 +3558,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Workbench"];
+                    "application/json": components["schemas"]["Changed"];
                 };
             };
             409: {
@@ -3590,7 +3678,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Workbench"];
+                    "application/json": components["schemas"]["Changed"];
                 };
             };
             409: {
@@ -4078,7 +4166,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Workbench"];
+                    "application/json": components["schemas"]["Changed"];
                 };
             };
         };
@@ -4149,7 +4237,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Workbench"];
+                    "application/json": components["schemas"]["Changed"];
                 };
             };
             409: {
@@ -4203,7 +4291,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Workbench"];
+                    "application/json": components["schemas"]["Changed"];
                 };
             };
             409: {
@@ -4232,7 +4320,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Workbench"];
+                    "application/json": components["schemas"]["Changed"];
                 };
             };
             409: {
@@ -4484,7 +4572,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Workbench"];
+                    "application/json": components["schemas"]["Changed"];
                 };
             };
             409: {

@@ -1,16 +1,20 @@
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { useWorkbench } from '../api/queries';
-import { Problem, type Workbench } from '../api/client';
+import { client, Problem, unwrap, type Workbench } from '../api/client';
+import { BenchStore } from '../bench/store';
+import { BenchContext, useShown } from '../bench/useBench';
+import { painted, restyleAll } from '../sheet/frames';
 import { LibraryFonts } from '../parts/LibraryFonts';
 import { Unopened } from './Unopened';
 import { Waiting } from '../parts/Waiting';
-import { BenchContext } from '../shell/bench';
+
 import { ControlStrip } from '../shell/ControlStrip';
 import { Notices } from '../shell/Notices';
 import { ChangedSince } from '../shell/ChangedSince';
 import { StaleDialog } from '../shell/StaleDialog';
 import { Ticket } from '../shell/Ticket';
-import { useBenchState } from '../shell/useBenchState';
 import { useUndoKeys } from '../shell/useUndoKeys';
 import { IdentityStage } from '../stages/identity/IdentityStage';
 import { PagesStage } from '../stages/pages/PagesStage';
@@ -40,29 +44,51 @@ export function WorkbenchPage() {
 
 function OpenWorkbench({ brand }: { brand: Workbench }) {
   const { stage = 'identity' } = useParams();
-  const state = useBenchState(brand);
-  useUndoKeys(state.bench.undo, state.bench.redo);
-  const draw = STAGES[stage] ?? STAGES['identity'];
+  const queries = useQueryClient();
+  const [store] = useState(() => storeOf(brand, queries));
+  useEffect(() => store.loaded(brand), [store, brand]);
+  useUndoKeys(store.undo, store.redo);
   return (
-    <BenchContext.Provider value={state.bench}>
-      <LibraryFonts brandId={brand.id} fonts={state.bench.brand.identity.body.fonts} />
+    <BenchContext.Provider value={store}>
+      <Fonts />
       <div className="bench">
         <Ticket stage={stage} />
-        <main className={`stage stage-${stage}`}>
-          <h1 className="visually-hidden">
-            {brand.identity.body.name}: {stage}
-          </h1>
-          {draw?.()}
-        </main>
+        <Stage stage={stage} />
         <ControlStrip stage={stage} />
-        <Notices
-          error={state.error}
-          notice={state.notice}
-          close={() => (state.setError(null), state.setNotice(null))}
-        />
-        <StaleDialog stale={state.stale} close={() => state.setStale(null)} />
-        {state.asked && <ChangedSince asked={state.asked} answer={state.answer} />}
+        <Notices />
+        <StaleDialog />
+        <ChangedSince />
       </div>
     </BenchContext.Provider>
   );
+}
+
+function Stage({ stage }: { stage: string }) {
+  const { brand } = useShown('brand');
+  const draw = STAGES[stage] ?? STAGES['identity'];
+  return (
+    <main className={`stage stage-${stage}`}>
+      <h1 className="visually-hidden">
+        {brand.identity.body.name}: {stage}
+      </h1>
+      {draw?.()}
+    </main>
+  );
+}
+
+function Fonts() {
+  const { brand } = useShown('brand');
+  return <LibraryFonts brandId={brand.id} fonts={brand.identity.body.fonts} />;
+}
+
+/** The store of a brand, tied to the pages that are drawn and to what is kept of answers. */
+function storeOf(brand: Workbench, queries: QueryClient): BenchStore {
+  const path = { params: { path: { brand_id: brand.id } } };
+  return new BenchStore(brand, {
+    restyle: restyleAll,
+    painted,
+    keep: (now) => queries.setQueryData(['brand', now.id], now),
+    load: () => unwrap(client.GET('/api/brands/{brand_id}', path)),
+    signedOut: () => window.location.assign('/'),
+  });
 }

@@ -1,9 +1,11 @@
 import { useLibrary } from '../api/queries';
-import { useBench, type Vision } from '../shell/bench';
+import { useActions, useShown } from '../bench/useBench';
+import type { Vision } from '../bench/bench';
 
 /** How the pages are looked at: the scheme where there are two, and the kind of vision. */
 export function LookBar() {
-  const { system, look, setLook } = useBench();
+  const { system, look } = useShown('system', 'look');
+  const { setLook } = useActions();
   const library = useLibrary();
   return (
     <span className="look-bar">

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { usePreview, useReach } from '../api/queries';
-import { stampOf, useBench } from '../shell/bench';
+import { useActions, useShown } from '../bench/useBench';
+import { stampOf } from '../bench/documents';
 import { paintedAreas } from './areas';
 import { enlist, lightUses, restyle, studioStyle, swapBody, WIDTH_NAMES } from './frames';
 
@@ -20,7 +21,8 @@ export type PageFrameProps = {
 
 /** A live page at one width, in a frame that runs no script. */
 export function PageFrame({ pageId, width, shown, onDocument, focusable = false, lights = true }: PageFrameProps) {
-  const { brand, system, lit, look, measured } = useBench();
+  const { brand, system, lit, look } = useShown('brand', 'system', 'lit', 'look');
+  const { measured } = useActions();
   const reach = useReach(brand.id, stampOf(brand), lights);
   const page = brand.pages.find((one) => one.body.id === pageId);
   const preview = usePreview(brand.id, pageId, page?.preview ?? '', look.scheme);

@@ -1,8 +1,9 @@
 import { useLastEffect } from '../api/queries';
 import { fullRatio } from '../parts/color';
-import { stampOf, useBench } from '../shell/bench';
+import { useShown } from '../bench/useBench';
+import { stampOf } from '../bench/documents';
 import type { Effect } from '../api/client';
-import { inkName } from './Sheet';
+import { inkName } from '../parts/inks';
 import { counted } from '../parts/counted';
 
 /** An effect in a few words. */
@@ -23,7 +24,7 @@ export function effectWords(effect: Effect): string {
 
 /** What the newest change reached: values, sections, verdicts that turned. */
 export function Reached() {
-  const { brand } = useBench();
+  const { brand } = useShown('brand');
   const last = useLastEffect(brand.id, stampOf(brand));
   const effect = last.data?.effect;
   if (!effect) return null;

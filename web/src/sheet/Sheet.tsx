@@ -1,6 +1,7 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
-import { useBench } from '../shell/bench';
+import { inkName } from '../parts/inks';
+import { useActions, useShown } from '../bench/useBench';
 import { WIDTH_NAMES, WIDTHS } from './frames';
 import { LookBar } from './LookBar';
 import { Reached } from './Reached';
@@ -16,7 +17,8 @@ export type SheetProps = {
 
 /** All pages at all widths, live. */
 export function Sheet({ widths = [360, 1280] }: SheetProps) {
-  const { brand, system, lit, light } = useBench();
+  const { brand, system, lit } = useShown('brand', 'system', 'lit');
+  const { light } = useActions();
   const [shown, setShown] = useState<number[]>(widths);
   const [open, setOpen] = useState<{ page: string; width: number } | null>(null);
   const [room, setRoom] = useState(600);
@@ -139,31 +141,4 @@ export function Sheet({ widths = [360, 1280] }: SheetProps) {
       </Modal>
     </div>
   );
-}
-
-/** An ink's name for people. */
-export function inkName(ink: string): string {
-  const names: Record<string, string> = {
-    heading: 'Heading',
-    body: 'Text',
-    quiet: 'Quiet text',
-    link: 'Link',
-    boundary: 'Boundary',
-    line: 'Line',
-    'link-hover': 'Link, hover',
-    'link-visited': 'Link, visited',
-    focus: 'Focus ring',
-    'focus-inner': 'Focus, inner tone',
-    selection: 'Selection',
-    'selection-ink': 'Selected text',
-    'field/label/rest': 'Text in a field',
-    'field/hint/rest': 'Hint in a field',
-    'field/border/rest': 'Border of a field',
-    success: 'Success',
-    warning: 'Warning',
-    error: 'Error',
-    'primary/label/rest': 'Main button',
-    'secondary/label/rest': 'Second button',
-  };
-  return names[ink] ?? ink;
 }

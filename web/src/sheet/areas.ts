@@ -1,6 +1,7 @@
 /** The painted area of a page, from the boxes that it really has: px² by token. */
 
-export type Areas = Record<string, number>;
+import type { Areas } from '../bench/bench';
+
 type Box = { left: number; top: number; right: number; bottom: number };
 
 /** What is painted in a frame: grounds without what lies on them, filled buttons, drawings by their tokens, photographs

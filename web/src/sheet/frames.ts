@@ -40,6 +40,17 @@ export function restyleAll(css: string): void {
   later = setTimeout(() => live.forEach((document) => restyle(document, wanted)), AFTER);
 }
 
+/** Once what has been set so far is on the screen, or could be. A window that is not seen paints nothing. */
+export function painted(): Promise<void> {
+  return new Promise((resolve) => {
+    const late = setTimeout(resolve, 120);
+    requestAnimationFrame(() => {
+      clearTimeout(late);
+      setTimeout(resolve);
+    });
+  });
+}
+
 /** Puts other tokens into a frame: the whole restyle. Where the sheet has the same rules as before only the properties that
  *  differ are set, which is many times faster than reading all of it again, and leaves other grounds alone. */
 export function restyle(document: Document, css: string): void {

@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 import { useReach } from '../api/queries';
-import { stampOf, useBench } from '../shell/bench';
+import { useShown } from '../bench/useBench';
+import { stampOf } from '../bench/documents';
 import { together, withInks } from './areas';
 
 /** Share, 0–1, of the painted area of all pages by token; undefined until every page is measured. */
 export function useShares(): Record<string, number> | undefined {
-  const { brand, areas } = useBench();
+  const { brand, areas } = useShown('brand', 'areas');
   const reach = useReach(brand.id, stampOf(brand));
   const inks = reach.data?.ink_areas;
   return useMemo(() => {

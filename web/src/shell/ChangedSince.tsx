@@ -1,10 +1,11 @@
 import { AskDialog } from '../parts/AskDialog';
-import type { Asked } from './useBenchState';
-
-export type ChangedSinceProps = { asked: NonNullable<Asked>; answer: (goOn: boolean) => void };
+import { useActions, useShown } from '../bench/useBench';
 
 /** Asks before something is taken back, or made again, over what somebody has changed since. */
-export function ChangedSince({ asked, answer }: ChangedSinceProps) {
+export function ChangedSince() {
+  const { asked } = useShown('asked');
+  const { answer } = useActions();
+  if (!asked) return null;
   const back = asked.way === 'undo';
   return (
     <AskDialog

@@ -1,8 +1,8 @@
 import { useNavigate } from 'react-router';
 import type { Resolved } from '../api/client';
 import { shownRatio } from '../parts/color';
-import { inkName } from '../sheet/Sheet';
-import { useBench } from './bench';
+import { inkName } from '../parts/inks';
+import { useActions, useShown } from '../bench/useBench';
 import { counted } from '../parts/counted';
 
 /** Letters on the patches: what kind of ink it is. */
@@ -43,7 +43,8 @@ export type ControlStripProps = { stage: string };
 
 /** The row of live contrast patches along the foot. A patch lights its uses on the sheet. */
 export function ControlStrip({ stage }: ControlStripProps) {
-  const { brand, system, choices, lit, light, look } = useBench();
+  const { brand, system, choices, lit, look } = useShown('brand', 'system', 'choices', 'lit', 'look');
+  const { light } = useActions();
   const navigate = useNavigate();
   const groups = patchesOf(system, look.scheme);
   const all = system.schemes.flatMap((scheme) => patchesOf(system, scheme).flat());

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Modal } from 'react-bootstrap';
 import { client, unwrap } from '../api/client';
 import { Editable } from '../parts/Editable';
-import { useBench } from './bench';
+import { useActions, useShown } from '../bench/useBench';
 
 export type HistoryDialogProps = { close: () => void };
 
@@ -10,7 +10,8 @@ const TIME = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
 
 /** What was changed, by whom and when, the newest first. Any point can be given a name. */
 export function HistoryDialog({ close }: HistoryDialogProps) {
-  const { brand, canWrite, report } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { report } = useActions();
   const queries = useQueryClient();
   const key = ['history', brand.id];
   const path = { params: { path: { brand_id: brand.id } } };

@@ -1,15 +1,10 @@
 import { useEffect } from 'react';
-import { useBench } from './bench';
-
-export type NoticesProps = {
-  error: string | null;
-  notice: { text: string; undo: boolean } | null;
-  close: () => void;
-};
+import { useActions, useShown } from '../bench/useBench';
 
 /** What was done, with undo beside it; or what went wrong, which stays until it is closed. */
-export function Notices({ error, notice, close }: NoticesProps) {
-  const { undo } = useBench();
+export function Notices() {
+  const { error, notice } = useShown('error', 'notice');
+  const { undo, close } = useActions();
   useEffect(() => {
     if (error || !notice) return;
     const timer = setTimeout(close, 8000);

@@ -1,8 +1,5 @@
 import Modal from 'react-bootstrap/Modal';
-import { useQueryClient } from '@tanstack/react-query';
-import { useBench, type StaleChange } from './bench';
-
-export type StaleDialogProps = { stale: StaleChange | null; close: () => void };
+import { useActions, useShown } from '../bench/useBench';
 
 type Since = { label: string; author: string; at: string; patch: { op: string; path: string; value?: unknown }[] };
 
@@ -12,24 +9,13 @@ function show(value: unknown): string {
 }
 
 /** Somebody else was faster: what they changed, what one wanted, and the choice. Nothing is lost. */
-export function StaleDialog({ stale, close }: StaleDialogProps) {
-  const { brand, change } = useBench();
-  const queries = useQueryClient();
+export function StaleDialog() {
+  const { stale } = useShown('stale');
+  const { settle } = useActions();
   if (!stale) return null;
   const since = (stale.problem.body['changed'] ?? []) as Since[];
-  const refresh = () => queries.refetchQueries({ queryKey: ['brand', brand.id] });
-  const take = async () => {
-    await refresh();
-    close();
-  };
-  const keep = async () => {
-    await refresh();
-    close();
-    // The fresh revisions have reached the state behind `change` after this task.
-    setTimeout(() => void change(stale.label, stale.changes), 0);
-  };
   return (
-    <Modal show onHide={() => void take()} aria-labelledby="stale-title" centered>
+    <Modal show onHide={() => void settle(false)} aria-labelledby="stale-title" centered>
       <Modal.Header>
         <Modal.Title as="h2" id="stale-title">
           Somebody was faster
@@ -69,10 +55,10 @@ export function StaleDialog({ stale, close }: StaleDialogProps) {
         </ul>
       </Modal.Body>
       <Modal.Footer>
-        <button type="button" className="quiet-action" onClick={() => void take()}>
+        <button type="button" className="quiet-action" onClick={() => void settle(false)}>
           Leave theirs
         </button>
-        <button type="button" className="main-action" onClick={() => void keep()}>
+        <button type="button" className="main-action" onClick={() => void settle(true)}>
           Make mine again
         </button>
       </Modal.Footer>

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { Emblem } from '../parts/Emblem';
 import { MarkImage } from '../parts/MarkImage';
 import type { Workbench } from '../api/client';
-import { useBench } from './bench';
+import { useActions, useShown } from '../bench/useBench';
 import { HistoryDialog } from './HistoryDialog';
 import { counted } from '../parts/counted';
 
@@ -17,7 +17,8 @@ export type TicketProps = { stage: string };
 
 /** The head of the workbench: the brand, the five stages with their state, undo and redo. */
 export function Ticket({ stage }: TicketProps) {
-  const { brand, system, undo, redo, saving, canWrite } = useBench();
+  const { brand, system, saving, canWrite } = useShown('brand', 'system', 'saving', 'canWrite');
+  const { undo, redo } = useActions();
   const [looking, setLooking] = useState(false);
   const identity = brand.identity.body;
   const symbol = identity.marks?.find((mark) => mark.kind === 'symbol') ?? identity.marks?.[0];

@@ -99,7 +99,7 @@ describe('the head of the workbench', () => {
 
   it('asks before something is taken back over another’s change', async () => {
     const answer = vi.fn();
-    draw(<ChangedSince asked={{ way: 'undo', text: 'Ben has changed the same place since.' }} answer={answer} />);
+    draw(<ChangedSince />, { asked: { way: 'undo', text: 'Ben has changed the same place since.' }, answer });
     expect(screen.getByRole('dialog', { name: 'Take it back all the same?' })).toHaveTextContent('Ben has changed');
     await userEvent.click(screen.getByRole('button', { name: 'Take it back' }));
     await userEvent.click(screen.getByRole('button', { name: 'Leave it as it is' }));
@@ -180,22 +180,22 @@ describe('notices', () => {
   it('go by themselves, but errors stay', () => {
     vi.useFakeTimers();
     const close = vi.fn();
-    const { unmount } = draw(<Notices error={null} notice={{ text: 'Done', undo: true }} close={close} />);
+    const { unmount } = draw(<Notices />, { notice: { text: 'Done', undo: true }, close });
     expect(screen.getByRole('status')).toHaveTextContent('Done');
     act(() => vi.advanceTimersByTime(8000));
     expect(close).toHaveBeenCalledTimes(1);
     unmount();
-    draw(<Notices error="The server cannot be reached." notice={null} close={close} />);
+    draw(<Notices />, { error: 'The server cannot be reached.', close });
     act(() => vi.advanceTimersByTime(60_000));
     expect(close).toHaveBeenCalledTimes(1);
     expect(screen.getByRole('alert')).toHaveTextContent('The server cannot be reached.');
   });
 
   it('offer undo only where it would take back what they speak of', async () => {
-    const first = draw(<Notices error={null} notice={{ text: 'Downloaded', undo: false }} close={vi.fn()} />);
+    const first = draw(<Notices />, { notice: { text: 'Downloaded', undo: false } });
     expect(screen.queryByRole('button', { name: 'Undo' })).toBeNull();
     first.unmount();
-    const { bench } = draw(<Notices error={null} notice={{ text: 'Taken out', undo: true }} close={vi.fn()} />);
+    const { bench } = draw(<Notices />, { notice: { text: 'Taken out', undo: true } });
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
     expect(bench.undo).toHaveBeenCalledTimes(1);
   });
@@ -248,22 +248,19 @@ describe('a change that came too late', () => {
   };
 
   it('shows theirs and one’s own, and makes one’s own again when asked', async () => {
-    const close = vi.fn();
-    const { bench } = draw(<StaleDialog stale={stale} close={close} />);
+    const { bench } = draw(<StaleDialog />, { stale });
     const dialog = screen.getByRole('dialog', { name: 'Somebody was faster' });
     expect(dialog).toHaveTextContent('Bast renamed (Ben) 0 name: “Stroh”');
     expect(dialog).toHaveTextContent('Weide taken out colors 1: taken out');
     expect(dialog).toHaveTextContent('Bast darker 0 value: “#8A6A3A”');
     await userEvent.click(screen.getByRole('button', { name: 'Make mine again' }));
-    await vi.waitFor(() => expect(bench.change).toHaveBeenCalledWith('Bast darker', stale.changes));
-    expect(close).toHaveBeenCalled();
+    expect(bench.settle).toHaveBeenCalledWith(true);
   });
 
   it('leaves theirs without a change', async () => {
-    const close = vi.fn();
-    const { bench } = draw(<StaleDialog stale={stale} close={close} />);
+    const { bench } = draw(<StaleDialog />, { stale });
     await userEvent.click(screen.getByRole('button', { name: 'Leave theirs' }));
-    await vi.waitFor(() => expect(close).toHaveBeenCalled());
+    expect(bench.settle).toHaveBeenCalledWith(false);
     expect(bench.change).not.toHaveBeenCalled();
   });
 });

@@ -1,6 +1,7 @@
 import { pointer } from '../../api/client';
 import { Editable } from '../../parts/Editable';
-import { useBench } from '../../shell/bench';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { Colors } from './Colors';
 import { Marks } from './Marks';
 import { Offers } from './Offers';
@@ -10,12 +11,13 @@ import { Typefaces } from './Typefaces';
 
 /** What is settled: the brand's fixed facts, each edited where it stands. */
 export function BrandFacet() {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const identity = brand.identity.body;
   const set = (label: string, ...path: string[]) => {
     return (value: string) =>
       void change(`${label} changed`, [
-        { document: 'identity', patch: [{ op: 'replace', path: pointer(...path), value }] },
+        { document: IDENTITY, patch: [{ op: 'replace', path: pointer(...path), value }] },
       ]);
   };
   const common = { disabled: !canWrite };

@@ -2,11 +2,13 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { client, pointer, unwrap } from '../../api/client';
 import { Editable } from '../../parts/Editable';
-import { useBench } from '../../shell/bench';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 /** The exact colours: typed or pasted in any CSS form, several at once. */
 export function Colors() {
-  const { brand, system, change, canWrite } = useBench();
+  const { brand, system, canWrite } = useShown('brand', 'system', 'canWrite');
+  const { change } = useActions();
   const colors = brand.identity.body.colors ?? [];
   const [text, setText] = useState('');
   const [problems, setProblems] = useState<string[]>([]);
@@ -30,11 +32,11 @@ export function Colors() {
       return { op: 'add' as const, path: '/colors/-', value: { name, value: color.value } };
     });
     const label = patch.length === 1 ? `Colour ${patch[0]?.value.name} added` : `${patch.length} colours added`;
-    if (await change(label, [{ document: 'identity', patch }])) setText(found.problems.length ? text : '');
+    if (await change(label, [{ document: IDENTITY, patch }])) setText(found.problems.length ? text : '');
   };
   const edit = (label: string, index: number, key: 'name' | 'value', value: string) =>
     void change(label, [
-      { document: 'identity', patch: [{ op: 'replace', path: pointer('colors', index, key), value }] },
+      { document: IDENTITY, patch: [{ op: 'replace', path: pointer('colors', index, key), value }] },
     ]);
   return (
     <section aria-labelledby="colors-title">
@@ -76,7 +78,7 @@ export function Colors() {
                 onClick={() =>
                   void change(color.locked ? `${color.name} unlocked` : `${color.name} locked`, [
                     {
-                      document: 'identity',
+                      document: IDENTITY,
                       patch: [{ op: 'replace', path: pointer('colors', index, 'locked'), value: !color.locked }],
                     },
                   ])
@@ -91,7 +93,7 @@ export function Colors() {
                 aria-label={`Take out ${color.name}`}
                 onClick={() =>
                   void change(`Colour ${color.name} taken out`, [
-                    { document: 'identity', patch: [{ op: 'remove', path: pointer('colors', index) }] },
+                    { document: IDENTITY, patch: [{ op: 'remove', path: pointer('colors', index) }] },
                   ])
                 }
               >

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useSources } from '../../api/queries';
 import { Tabs } from '../../parts/Tabs';
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 import { BrandFacet } from './BrandFacet';
 import { BriefFacet } from './brief/BriefFacet';
 import { droppedFiles } from './files/dropped';
@@ -11,7 +11,7 @@ import { useIntake } from './files/useIntake';
 
 /** Stage 1: what is settled of the brand, what its files say, and the brief. Files can be dropped anywhere on it. */
 export function IdentityStage() {
-  const { brand, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
   const sources = useSources(brand.id);
   const queries = useQueryClient();
   // What is missing and what is still open follow the identity, also through undo.

@@ -1,10 +1,12 @@
 import { pointer } from '../../api/client';
 import { useLibrary } from '../../api/queries';
-import { useBench } from '../../shell/bench';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 /** What else was taken from the brand’s files, and the ways to take the identity out again. */
 export function Kept() {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const library = useLibrary();
   const identity = brand.identity.body;
   const rules = identity.rules ?? [];
@@ -18,7 +20,7 @@ export function Kept() {
       aria-label={`Take out ${label}`}
       onClick={() =>
         void change(`${label.slice(0, 60)} taken out`, [
-          { document: 'identity', patch: [{ op: 'remove', path: pointer(list, index) }] },
+          { document: IDENTITY, patch: [{ op: 'remove', path: pointer(list, index) }] },
         ])
       }
     >

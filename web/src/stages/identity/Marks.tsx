@@ -1,12 +1,14 @@
 import { pointer } from '../../api/client';
 import { MarkImage } from '../../parts/MarkImage';
-import { useBench } from '../../shell/bench';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { UploadSaid } from './UploadSaid';
 import { useUpload } from './useUpload';
 
 /** The logo files, each shown on light and dark; an upload is rebuilt by the server, and shown at once. */
 export function Marks() {
-  const { brand, token, change, canWrite } = useBench();
+  const { brand, token, canWrite } = useShown('brand', 'token', 'canWrite');
+  const { change } = useActions();
   const marks = brand.identity.body.marks ?? [];
   const { busy, upload, ...said } = useUpload('marks');
   const paper = token('ground/paper/background')?.css;
@@ -36,7 +38,7 @@ export function Marks() {
                 onChange={(event) =>
                   void change('Mark described', [
                     {
-                      document: 'identity',
+                      document: IDENTITY,
                       patch: [{ op: 'replace', path: pointer('marks', index, 'kind'), value: event.target.value }],
                     },
                   ])
@@ -53,7 +55,7 @@ export function Marks() {
                 aria-label={`Take out ${mark.name}`}
                 onClick={() =>
                   void change(`Mark ${mark.name} taken out`, [
-                    { document: 'identity', patch: [{ op: 'remove', path: pointer('marks', index) }] },
+                    { document: IDENTITY, patch: [{ op: 'remove', path: pointer('marks', index) }] },
                   ])
                 }
               >

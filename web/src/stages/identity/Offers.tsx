@@ -1,13 +1,15 @@
 import { pointer } from '../../api/client';
 import { Editable } from '../../parts/Editable';
-import { useBench } from '../../shell/bench';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 /** What the brand offers, one line each, with an empty line at the end for the next. */
 export function Offers() {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const offers = brand.identity.body.offers ?? [];
   const patch = (label: string, op: 'add' | 'replace' | 'remove', path: string, value?: unknown) =>
-    void change(label, [{ document: 'identity', patch: [{ op, path, value }] }]);
+    void change(label, [{ document: IDENTITY, patch: [{ op, path, value }] }]);
   return (
     <div className="offers">
       <h3 className="identity-head">What it offers</h3>

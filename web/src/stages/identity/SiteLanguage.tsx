@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { useLibrary } from '../../api/queries';
 import { Editable } from '../../parts/Editable';
-import { useBench } from '../../shell/bench';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 /** The language in which the site is written: names of pages, dates, hyphens and typefaces follow it. */
 export function SiteLanguage() {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const library = useLibrary();
   const [other, setOther] = useState(false);
   const language = brand.identity.body.language ?? 'en-GB';
@@ -15,7 +17,7 @@ export function SiteLanguage() {
     setOther(false);
     if (code !== language)
       void change(`The site is in ${name}`, [
-        { document: 'identity', patch: [{ op: 'add', path: '/language', value: code }] },
+        { document: IDENTITY, patch: [{ op: 'add', path: '/language', value: code }] },
       ]);
   };
   return (

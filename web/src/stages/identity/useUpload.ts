@@ -1,12 +1,16 @@
 import { useState } from 'react';
-import { client, Problem, unwrap } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { client, Problem, unwrap, type Changed } from '../../api/client';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
+
+const workbenchOf = (answer: { workbench: Changed }) => answer.workbench;
 
 type Kind = 'marks' | 'fonts';
 
 /** Uploading files into the identity: what is being read, what went wrong, and what the server says of them. */
 export function useUpload(kind: Kind) {
-  const { brand, accept, afterChanges, revision } = useBench();
+  const { brand } = useShown('brand');
+  const { write, revision } = useActions();
   const [busy, setBusy] = useState('');
   const [problem, setProblem] = useState('');
   const [notes, setNotes] = useState<string[]>([]);
@@ -17,17 +21,17 @@ export function useUpload(kind: Kind) {
     const form = new FormData();
     files.forEach((file) => form.append(field, file));
     try {
-      const answer = await afterChanges(() => {
-        form.set('revision', String(revision('identity')));
+      const answer = await write((headers) => {
+        form.set('revision', String(revision(IDENTITY)));
         return unwrap(
           client.POST(`/api/brands/{brand_id}/${kind}`, {
             params: { path: { brand_id: brand.id } },
+            headers,
             body: form as never,
             bodySerializer: (body: unknown) => body as FormData,
           }),
         );
-      });
-      accept(answer.workbench);
+      }, workbenchOf);
       setNotes(answer.notes);
     } catch (error) {
       setProblem(error instanceof Problem ? error.message : 'The upload did not work. Try again.');

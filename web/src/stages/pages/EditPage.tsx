@@ -2,7 +2,7 @@ import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react
 import { pointer, type Page } from '../../api/client';
 import { PageFrame } from '../../sheet/PageFrame';
 import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
-import { useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
 import { emphasise, read, storedText, written as writtenIn } from './marks';
 import { slotParts, slotValue, type Row } from './rows';
 
@@ -18,7 +18,8 @@ export type EditPageProps = {
 /** A page whose texts are edited in place. Leaving a text stores it, Escape puts it back; Ctrl I stresses what is selected,
  *  Ctrl B makes it strong. */
 export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProps) {
-  const { change, canWrite, report } = useBench();
+  const { canWrite } = useShown('canWrite');
+  const { change, report } = useActions();
   const [width, setWidth] = useState<number>(1280);
   const [room, setRoom] = useState(0);
   const box = useRef<HTMLDivElement>(null);

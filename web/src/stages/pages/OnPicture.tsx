@@ -4,7 +4,8 @@ import { useOverlay } from '../../api/queries';
 import { fullRatio } from '../../parts/color';
 import { Slider } from '../../parts/Slider';
 import { tryOnPicture, WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
-import { stampOf, useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
+import { stampOf } from '../../bench/documents';
 import { FocusPoint } from './FocusPoint';
 import type { PictureValue } from './PictureSlot';
 import type { Row } from './rows';
@@ -30,7 +31,8 @@ const percent = (value: number) => `${Math.round(value * 100)} %`;
 /** Text on a picture: the overlay between them, the least that passes for each shape, what every width has, and the worst
  *  spot as it is drawn. */
 export function OnPicture({ row, pageId, picture, paper, disabled }: OnPictureProps) {
-  const { brand, change } = useBench();
+  const { brand } = useShown('brand');
+  const { change } = useActions();
   const stored = { overlay: picture.overlay ?? AS_PLANNED, focus: picture.focus ?? MIDDLE };
   const [moved, setMoved] = useState<{ overlay: Overlay; focus: Focus } | null>(null);
   const shown = moved ?? stored;

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
-import { useBench } from '../../shell/bench';
+import { FRAME, pageDocument } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { Sheet } from '../../sheet/Sheet';
 import { EditPage } from './EditPage';
 import { PlanAgain } from './PlanAgain';
@@ -10,7 +11,8 @@ export type Where = { page: string; section: string };
 
 /** Stage 3: pages and sections, edited on the page itself, or seen all at once. */
 export function PagesStage() {
-  const { brand, change, say, accept, afterChanges, report, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const [where, setWhere] = useState<Where>({ page: brand.pages[0]?.body.id ?? '', section: '' });
   const [view, setView] = useState<'page' | 'sheet'>('page');
   const paper = useRef<Document | null>(null);
@@ -18,14 +20,14 @@ export function PagesStage() {
   if (!page) return null;
   const frame = brand.frame.body;
   const rows = [
-    { id: frame.header.id, section: frame.header, document: 'frame', base: ['header'] as (string | number)[] },
+    { id: frame.header.id, section: frame.header, document: FRAME, base: ['header'] as (string | number)[] },
     ...(page.body.sections ?? []).map((section, index) => ({
       id: section.id,
       section,
-      document: `page:${page.body.id}`,
+      document: pageDocument(page.body.id),
       base: ['sections', index] as (string | number)[],
     })),
-    { id: frame.footer.id, section: frame.footer, document: 'frame', base: ['footer'] as (string | number)[] },
+    { id: frame.footer.id, section: frame.footer, document: FRAME, base: ['footer'] as (string | number)[] },
   ];
   const current = rows.find((row) => row.id === where.section);
   return (
@@ -53,15 +55,7 @@ export function PagesStage() {
           disabled={!canWrite}
           paper={() => paper.current}
         />
-        <PlanAgain
-          brandId={brand.id}
-          edited={brand.edited}
-          accept={accept}
-          afterChanges={afterChanges}
-          report={report}
-          say={say}
-          disabled={!canWrite}
-        />
+        <PlanAgain />
       </div>
       <div className="pages-main">
         <div className="pages-view" role="group" aria-label="View">

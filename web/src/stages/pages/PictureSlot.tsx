@@ -1,5 +1,5 @@
 import { Editable } from '../../parts/Editable';
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 
 import type { Focus, Overlay } from '../../api/client';
 
@@ -20,7 +20,7 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
   const [kind = '', seed = '0'] = picture.source.replace('drawn:', '').split('/');
   const drawn = picture.source.startsWith('drawn:');
   const id = path.replaceAll('/', '-');
-  const own = useBench().brand.pictures;
+  const own = useShown('brand').brand.pictures;
   const choose = (source: string) => {
     const chosen = own.find((one) => source === `asset:${one.id}`);
     const value = chosen

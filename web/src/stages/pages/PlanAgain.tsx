@@ -1,19 +1,15 @@
 import { useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
 import { client, unwrap, type Planned } from '../../api/client';
-import type { Bench } from '../../shell/bench';
-
-export type PlanAgainProps = Pick<Bench, 'accept' | 'afterChanges' | 'report' | 'say'> & {
-  brandId: string;
-  edited: boolean;
-  disabled: boolean;
-};
+import { useActions, useShown } from '../../bench/useBench';
 
 /** Pages follow the brief by themselves until somebody edits them; afterwards, planning again shows what it would change,
  * and leaves what was edited or locked. */
-export function PlanAgain({ brandId, edited, accept, afterChanges, report, say, disabled }: PlanAgainProps) {
+export function PlanAgain() {
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { write, afterChanges, report, say } = useActions();
   const [proposal, setPlanned] = useState<Planned | null>(null);
-  const path = { params: { path: { brand_id: brandId } } };
+  const path = { params: { path: { brand_id: brand.id } } };
   const ask = async () => {
     try {
       setPlanned(await afterChanges(() => unwrap(client.GET('/api/brands/{brand_id}/plan', path))));
@@ -24,7 +20,10 @@ export function PlanAgain({ brandId, edited, accept, afterChanges, report, say, 
   const plan = async () => {
     setPlanned(null);
     try {
-      accept(await afterChanges(() => unwrap(client.POST('/api/brands/{brand_id}/plan', path))));
+      await write(
+        (headers) => unwrap(client.POST('/api/brands/{brand_id}/plan', { ...path, headers })),
+        (answer) => answer,
+      );
       say('The pages are planned anew from the brief.');
     } catch (error) {
       report(error);
@@ -33,10 +32,10 @@ export function PlanAgain({ brandId, edited, accept, afterChanges, report, say, 
   const differences = proposal?.differences ?? [];
   return (
     <div className="plan-again">
-      {edited ? (
+      {brand.edited ? (
         <>
           <p className="soft">Edited by hand, so the pages no longer follow the brief by themselves.</p>
-          <button type="button" className="quiet-action" disabled={disabled} onClick={() => void ask()}>
+          <button type="button" className="quiet-action" disabled={!canWrite} onClick={() => void ask()}>
             Plan again from the brief
           </button>
         </>

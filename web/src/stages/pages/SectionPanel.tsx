@@ -2,7 +2,9 @@ import { Link } from 'react-router';
 import { pointer, type Page } from '../../api/client';
 import { useLibrary } from '../../api/queries';
 import { Editable } from '../../parts/Editable';
-import { useBench, type Bench } from '../../shell/bench';
+import { FRAME, pageDocument } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
+import type { Bench } from '../../bench/bench';
 import { read } from './marks';
 import { LayoutSketch } from './LayoutSketch';
 import { OnPicture } from './OnPicture';
@@ -24,7 +26,8 @@ export type SectionPanelProps = {
 
 /** The sections of a page from the top; the chosen one opens with its layouts, grounds, links and pictures. */
 export function SectionPanel({ page, rows, current, choose, change, disabled, paper }: SectionPanelProps) {
-  const { brand, token, choices, say } = useBench();
+  const { brand, token, choices } = useShown('brand', 'token', 'choices');
+  const { say } = useActions();
   const library = useLibrary();
   const kinds = library.data?.kinds ?? [];
   const onPicture = (row: Row) =>
@@ -65,7 +68,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
       say(`${name} taken out of ${page.name}.`);
   };
   const page_ = (key: 'title' | 'description', label: string) => (value: string) =>
-    void change(label, [{ document: `page:${page.id}`, patch: [{ op: 'replace', path: pointer(key), value }] }]);
+    void change(label, [{ document: pageDocument(page.id), patch: [{ op: 'replace', path: pointer(key), value }] }]);
   return (
     <ol className="section-list">
       {rows.map((row) => {
@@ -83,7 +86,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
               <i style={{ background: color(row.section.ground ?? 'paper') }} />
               <b>{kind?.label ?? row.section.kind}</b>
               <span className="soft">
-                {typeof heading === 'string' ? read(heading) : row.document === 'frame' ? 'all pages' : ''}
+                {typeof heading === 'string' ? read(heading) : row.document === FRAME ? 'all pages' : ''}
               </span>
             </button>
             {open && (
@@ -103,7 +106,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
                     </button>
                   ))}
                 </div>
-                {row.document === 'frame' ? (
+                {row.document === FRAME ? (
                   <p className="soft frame-ground">
                     It stands on the ground “{row.section.ground}”, which is its own.{' '}
                     <Link to={`/brands/${brand.id}/system`}>Colours</Link>
@@ -154,7 +157,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
                     disabled={disabled}
                   />
                 )}
-                {row.document !== 'frame' && (
+                {row.document !== FRAME && (
                   <button
                     type="button"
                     className="quiet-action section-out"
@@ -180,7 +183,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
             onChange={(event) =>
               void change(event.target.checked ? `${page.name} in the menu` : `${page.name} not in the menu`, [
                 {
-                  document: `page:${page.id}`,
+                  document: pageDocument(page.id),
                   patch: [{ op: 'add', path: '/menu', value: event.target.checked }],
                 },
               ])

@@ -1,5 +1,5 @@
 import { pointer, type Library } from '../../api/client';
-import type { Bench } from '../../shell/bench';
+import type { Bench } from '../../bench/bench';
 import { EDITORS } from './editors';
 import type { SlotCard } from './editors/editor';
 import { slotParts, type Row } from './rows';

@@ -2,8 +2,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { Page } from '../../api/client';
-import type { Bench } from '../../shell/bench';
-import { changesOf, choicesOf, draw, LIBRARY, PAGES, workbench } from '../../testing';
+import { changesOf, choicesOf, draw, LIBRARY, PAGES, workbench, type MadeUp } from '../../testing';
 import type { Row } from './rows';
 import { SectionPanel } from './SectionPanel';
 import { SlotEditors } from './SlotEditors';
@@ -22,7 +21,7 @@ const rows = (page: Page = HOME): Row[] =>
 const withSection = (change: Record<string, unknown>, at = 0): Page =>
   ({ ...HOME, sections: HOME.sections!.map((one, index) => (index === at ? { ...one, ...change } : one)) }) as Page;
 
-function panel(page: Page = HOME, more: Partial<Bench> = {}, at = 0) {
+function panel(page: Page = HOME, more: Partial<MadeUp> = {}, at = 0) {
   const choose = vi.fn();
   const made = { change: vi.fn(() => Promise.resolve(true)), ...more };
   const all = rows(page);

@@ -2,7 +2,8 @@ import { useRef } from 'react';
 import { Link } from 'react-router';
 import type { Finding, Fix, Preflight } from '../../api/client';
 import { useFixes } from '../../api/queries';
-import { stampOf, useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
+import { stampOf } from '../../bench/documents';
 import { useSeen } from '../../parts/useSeen';
 import { Crop } from './Crop';
 
@@ -27,7 +28,7 @@ const UNITS: Record<string, string> = { ':1': 'measured, to 1', px: 'px', lines:
 
 /** One finding: evidence, numbers, reason, fixes. */
 export function FindingRow({ finding, rule, busy, current, take }: FindingRowProps) {
-  const { brand, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
   const row = useRef<HTMLLIElement>(null);
   const seen = useSeen(row);
   const known = useFixes(brand.id, stampOf(brand), { page: finding.page, key: finding.key ?? '' }, seen && current);

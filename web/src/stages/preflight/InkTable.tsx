@@ -1,13 +1,13 @@
 import { shownRatio } from '../../parts/color';
-import { inkName } from '../../sheet/Sheet';
-import { useBench } from '../../shell/bench';
+import { inkName } from '../../parts/inks';
+import { useShown } from '../../bench/useBench';
 import { GROUNDS } from '../../parts/grounds';
 
 const INKS = ['heading', 'body', 'quiet', 'link', 'primary/label/rest', 'secondary/label/rest', 'boundary', 'focus'];
 
 /** Inks on grounds: ratio and number of uses in their real colours; what is not used is quiet. */
 export function InkTable() {
-  const { system, look } = useBench();
+  const { system, look } = useShown('system', 'look');
   return (
     <div className="ink-table">
       <h2>Inks on grounds, ratio and uses</h2>

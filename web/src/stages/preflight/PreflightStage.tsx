@@ -2,7 +2,8 @@ import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Finding, Fix } from '../../api/client';
 import { usePreflight } from '../../api/queries';
-import { stampOf, useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
+import { stampOf } from '../../bench/documents';
 import { FindingRow } from './FindingRow';
 import { InkTable } from './InkTable';
 import { counted } from '../../parts/counted';
@@ -21,7 +22,8 @@ const stops = (finding: Finding) => finding.severity === 'stop' && finding.outco
 
 /** Stage 4: what the checks found, with the place, the numbers, and fixes to take. */
 export function PreflightStage() {
-  const { brand, change, say } = useBench();
+  const { brand } = useShown('brand');
+  const { change, say } = useActions();
   const preflight = usePreflight(brand.id, stampOf(brand));
   const [family, setFamily] = useState('');
   const [busy, setBusy] = useState('');

@@ -3,13 +3,15 @@ import { Link } from 'react-router';
 import { client, unwrap } from '../../api/client';
 import { Editable } from '../../parts/Editable';
 import { PageFrame } from '../../sheet/PageFrame';
-import { useBench } from '../../shell/bench';
+import { FRAME } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Stage 5: publishing, and every release so far. */
 export function ReleaseStage() {
-  const { brand, system, accept, change, afterChanges, report, say, canWrite } = useBench();
+  const { brand, system, canWrite } = useShown('brand', 'system', 'canWrite');
+  const { write, change, report, say } = useActions();
   const [busy, setBusy] = useState(false);
   const stops = system.counts['stop'] ?? 0;
   const number = (brand.releases[0]?.number ?? 0) + 1;
@@ -20,7 +22,10 @@ export function ReleaseStage() {
     setBusy(true);
     try {
       const path = { params: { path: { brand_id: brand.id } } };
-      accept(await afterChanges(() => unwrap(client.POST('/api/brands/{brand_id}/releases', path))));
+      await write(
+        (headers) => unwrap(client.POST('/api/brands/{brand_id}/releases', { ...path, headers })),
+        (answer) => answer,
+      );
     } catch (error) {
       report(error);
     } finally {
@@ -82,7 +87,7 @@ export function ReleaseStage() {
           placeholder="https://www.example.org/"
           disabled={!canWrite}
           onSave={(value) =>
-            void change('Address of the site', [{ document: 'frame', patch: [{ op: 'add', path: '/address', value }] }])
+            void change('Address of the site', [{ document: FRAME, patch: [{ op: 'add', path: '/address', value }] }])
           }
         />
         <p className="soft">

@@ -3,7 +3,7 @@ import type { Mark } from '../../api/client';
 import { useAdjusted, type Adjustment } from '../../api/queries';
 import { MarkImage } from '../../parts/MarkImage';
 import { Slider } from '../../parts/Slider';
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 
 export type AdjustMarkProps = { mark: Mark; take: (svg: string) => void; close: () => void };
 
@@ -17,7 +17,7 @@ const SIDES = [
 
 /** A mark as it would be turned and cropped, before it is taken. */
 export function AdjustMark({ mark, take, close }: AdjustMarkProps) {
-  const { brand, token } = useBench();
+  const { brand, token } = useShown('brand', 'token');
   const [by, setBy] = useState(AS_IT_IS);
   const made = useAdjusted(brand.id, mark.id, by);
   const changed = Object.values(by).some((value) => value !== 0);

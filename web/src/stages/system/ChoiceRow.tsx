@@ -1,4 +1,4 @@
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 
 export type ChoiceRowProps = {
   label: string;
@@ -9,7 +9,7 @@ export type ChoiceRowProps = {
 
 /** A name, and values of which one holds. */
 export function ChoiceRow({ label, options, value, onChoose }: ChoiceRowProps) {
-  const { canWrite } = useBench();
+  const { canWrite } = useShown('canWrite');
   return (
     <div role="group" aria-label={label}>
       <span>{label}</span>

@@ -1,6 +1,6 @@
 import type { Choices } from '../../api/client';
 import { Slider } from '../../parts/Slider';
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 import { useChoiceDrag } from './useChoiceDrag';
 
 export type ChoiceSliderProps = {
@@ -17,7 +17,7 @@ export type ChoiceSliderProps = {
 
 /** A slider on one value of the choices. */
 export function ChoiceSlider({ label, path, min, max, step, unit, value, put }: ChoiceSliderProps) {
-  const { choices, canWrite } = useBench();
+  const { choices, canWrite } = useShown('choices', 'canWrite');
   const { drag, done } = useChoiceDrag(label, path, put);
   return (
     <Slider

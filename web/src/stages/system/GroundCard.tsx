@@ -1,4 +1,4 @@
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 import { conflictOf, pathOf, roleName, type Role } from './roles';
 import { shownRatio } from '../../parts/color';
 import { percent, useShares } from '../../sheet/useShares';
@@ -13,7 +13,7 @@ export type GroundCardProps = {
 
 /** A ground as a small live composition. Every part of it can be chosen, and a colour led to it. */
 export function GroundCard({ ground, selected, carrying, press }: GroundCardProps) {
-  const { brand, system, token, look } = useBench();
+  const { brand, system, token, look } = useShown('brand', 'system', 'token', 'look');
   const css = (ink: string | null) => token(pathOf({ ground, ink }))?.css ?? '';
   const path = (end: string) => token(`ground/${ground}/${end}`)?.css ?? '';
   const identity = brand.identity.body;

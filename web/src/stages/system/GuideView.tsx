@@ -1,10 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import { useGuide } from '../../api/queries';
-import { stampOf, useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
+import { CHOICES, stampOf } from '../../bench/documents';
 
 /** The style guide, drawn from the tokens: a click on a value copies it; it is printed, or downloaded as PDF or as a page. */
 export function GuideView({ close }: { close: () => void }) {
-  const { brand, choices, change, canWrite, look, say, report } = useBench();
+  const { brand, choices, canWrite, look } = useShown('brand', 'choices', 'canWrite', 'look');
+  const { change, say, report } = useActions();
   const guide = useGuide(brand.id, stampOf(brand), look.scheme);
   const frame = useRef<HTMLIFrameElement>(null);
   const [loaded, setLoaded] = useState(0);
@@ -72,7 +74,7 @@ export function GuideView({ close }: { close: () => void }) {
                 event.target.checked
                   ? 'Style guide published with the site'
                   : 'Style guide not published with the site',
-                [{ document: 'choices', patch: [{ op: 'add', path: '/publish_guide', value: event.target.checked }] }],
+                [{ document: CHOICES, patch: [{ op: 'add', path: '/publish_guide', value: event.target.checked }] }],
               )
             }
           />

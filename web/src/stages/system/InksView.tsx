@@ -1,7 +1,8 @@
 import { GROUNDS } from '../../parts/grounds';
 import { fullRatio, shownRatio } from '../../parts/color';
-import { inkName } from '../../sheet/Sheet';
-import { stampOf, useBench } from '../../shell/bench';
+import { inkName } from '../../parts/inks';
+import { useActions, useShown } from '../../bench/useBench';
+import { stampOf } from '../../bench/documents';
 import { useReach } from '../../api/queries';
 import type { Pair } from '../../api/client';
 import { counted } from '../../parts/counted';
@@ -41,7 +42,8 @@ function drawn(pair: Pair, shown: boolean): React.CSSProperties {
 /** Inks on grounds: ratio, verdict and number of uses in each cell, in the real colours; unused cells are quiet. A cell
  *  lights its uses on the sheet. */
 export function InksView() {
-  const { brand, system, look, light, lit } = useBench();
+  const { brand, system, look, lit } = useShown('brand', 'system', 'look', 'lit');
+  const { light } = useActions();
   const reach = useReach(brand.id, stampOf(brand));
   const pairs = new Map(
     system.pairs.filter((pair) => pair.scheme === look.scheme).map((pair) => [`${pair.ground} ${pair.ink}`, pair]),

@@ -3,7 +3,8 @@ import { pointer, type Choices, type Resolved } from '../../api/client';
 import { useLogo } from '../../api/queries';
 import { GROUNDS } from '../../parts/grounds';
 import { MarkImage } from '../../parts/MarkImage';
-import { stampOf, useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
+import { CHOICES, FRAME, stampOf } from '../../bench/documents';
 import { ChoiceSlider } from './ChoiceSlider';
 import { MadeMarks } from './MadeMarks';
 
@@ -22,13 +23,14 @@ const SLIDERS = [
 
 /** The logo: its sizes and clear space, the mark that is seen best on each ground, and variants that could be made. */
 export function LogoFacet() {
-  const { brand, system, token, choices, change, canWrite } = useBench();
+  const { brand, system, token, choices, canWrite } = useShown('brand', 'system', 'token', 'choices', 'canWrite');
+  const { change } = useActions();
   const sheet = useLogo(brand.id, stampOf(brand));
   const marks = brand.identity.body.marks ?? [];
   const plates = choices.logo?.plates ?? [];
   const header = brand.frame.body.header;
   const set = (label: string, path: string, value: unknown) =>
-    void change(label, [{ document: 'choices', patch: [{ op: 'add', path, value }] }]);
+    void change(label, [{ document: CHOICES, patch: [{ op: 'add', path, value }] }]);
   const least = token('mark/least-height');
   const thin = system.conflicts.find((one) => one.code === 'mark-too-small');
   return (
@@ -59,7 +61,7 @@ export function LogoFacet() {
                     aria-pressed={header.layout === one.value}
                     onClick={() =>
                       void change(`Logo ${one.name}`, [
-                        { document: 'frame', patch: [{ op: 'replace', path: '/header/layout', value: one.value }] },
+                        { document: FRAME, patch: [{ op: 'replace', path: '/header/layout', value: one.value }] },
                       ])
                     }
                   >
@@ -139,7 +141,7 @@ export function LogoFacet() {
                   onClick={() =>
                     void change(`No plate on ${ground}`, [
                       {
-                        document: 'choices',
+                        document: CHOICES,
                         patch: [{ op: 'remove', path: pointer('logo', 'plates', plates.indexOf(ground)) }],
                       },
                     ])
@@ -159,14 +161,15 @@ export function LogoFacet() {
 
 /** Ways out of a conflict, each a click. */
 function WaysOut({ ways }: { ways: Resolved['conflicts'][number]['alternatives'] | undefined }) {
-  const { change, canWrite } = useBench();
+  const { canWrite } = useShown('canWrite');
+  const { change } = useActions();
   return ways?.map((way) => (
     <button
       key={way.label}
       type="button"
       className="quiet-action"
       disabled={!canWrite}
-      onClick={() => void change(way.label, [{ document: 'choices', patch: way.patch as never }])}
+      onClick={() => void change(way.label, [{ document: CHOICES, patch: way.patch as never }])}
     >
       {way.label}
     </button>

@@ -3,7 +3,8 @@ import type { components } from '../../api/schema';
 import { pointer } from '../../api/client';
 import { MarkImage } from '../../parts/MarkImage';
 import { AdjustMark } from './AdjustMark';
-import { useBench } from '../../shell/bench';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 type Sheet = components['schemas']['LogoSheet'];
 
@@ -21,7 +22,8 @@ const slug = (text: string, taken: string[]) => {
 
 /** Variants that can be made of the marks' own shapes, or of the name where there is none: offered, and taken by a click. */
 export function MadeMarks({ sheet }: { sheet: Sheet | undefined }) {
-  const { brand, token, change, canWrite } = useBench();
+  const { brand, token, canWrite } = useShown('brand', 'token', 'canWrite');
+  const { change } = useActions();
   const [adjusting, setAdjusting] = useState('');
   const marks = brand.identity.body.marks ?? [];
   if (!sheet) return <p className="soft">Measuring…</p>;
@@ -36,12 +38,12 @@ export function MadeMarks({ sheet }: { sheet: Sheet | undefined }) {
       meant_for: one.meant_for,
       svg: one.svg,
     };
-    void change(`${one.name} taken`, [{ document: 'identity', patch: [{ op: 'add', path: '/marks/-', value }] }]);
+    void change(`${one.name} taken`, [{ document: IDENTITY, patch: [{ op: 'add', path: '/marks/-', value }] }]);
   };
   const redraw = (label: string, id: string, svg: string) => {
     const index = marks.findIndex((mark) => mark.id === id);
     void change(label, [
-      { document: 'identity', patch: [{ op: 'replace', path: pointer('marks', index, 'svg'), value: svg }] },
+      { document: IDENTITY, patch: [{ op: 'replace', path: pointer('marks', index, 'svg'), value: svg }] },
     ]);
   };
   return (

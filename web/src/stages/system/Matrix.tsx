@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useMatrix } from '../../api/queries';
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 import { restyle } from '../../sheet/frames';
 import { tokensCss } from './tokensCss';
 
@@ -8,7 +8,7 @@ const WIDTH = 1000;
 
 /** Buttons in every variant and state on each ground in use, with fields and cards beside them, live. */
 export function Matrix() {
-  const { brand, system, choices, token, look } = useBench();
+  const { brand, system, choices, token, look } = useShown('brand', 'system', 'choices', 'token', 'look');
   // What the page is made of besides its tokens; a drag changes tokens alone.
   const made = [
     brand.identity.revision,

@@ -1,5 +1,5 @@
-import { inkName } from '../../sheet/Sheet';
-import { useBench } from '../../shell/bench';
+import { inkName } from '../../parts/inks';
+import { useShown } from '../../bench/useBench';
 import { conflictOf, pathOf, roleName, type Role } from './roles';
 
 export type MoreInksProps = { selected: Role | null; press: (role: Role) => void };
@@ -20,7 +20,7 @@ const INKS = [
 
 /** The inks of the chosen ground that its small composition has no room for. */
 export function MoreInks({ selected, press }: MoreInksProps) {
-  const { system, token, look } = useBench();
+  const { system, token, look } = useShown('system', 'token', 'look');
   const ground = selected?.ground;
   if (!ground) return null;
   return (

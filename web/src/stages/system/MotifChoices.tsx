@@ -1,5 +1,6 @@
 import type { Choices } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { ChoiceRow, named } from './ChoiceRow';
 import { ChoiceSlider } from './ChoiceSlider';
 
@@ -35,12 +36,13 @@ const WAYS = [
 
 /** The brand motif: what it is, where it stands, and in which order. */
 export function MotifChoices() {
-  const { brand, choices, change, token, system, canWrite } = useBench();
+  const { brand, choices, token, system, canWrite } = useShown('brand', 'choices', 'token', 'system', 'canWrite');
+  const { change } = useActions();
   const motif = choices.motif ?? NONE;
   const hasSymbol = (brand.identity.body.marks ?? []).some((mark) => mark.kind === 'symbol');
   const set = (label: string, part: Partial<Motif>) =>
     void change(label, [
-      { document: 'choices', patch: [{ op: 'add', path: '/motif', value: { ...motif, ...part } as never }] },
+      { document: CHOICES, patch: [{ op: 'add', path: '/motif', value: { ...motif, ...part } as never }] },
     ]);
   const lost = system.conflicts.find((one) => one.code === 'motif-without-symbol');
   const size = token('motif/size');

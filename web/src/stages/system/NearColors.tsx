@@ -1,9 +1,11 @@
 import { pointer, type Operation } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { CHOICES, IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 /** Brand colours that are nearly one, offered for merging: one goes, and what was led from it is led from the kept. */
 export function NearColors() {
-  const { brand, system, change, canWrite } = useBench();
+  const { brand, system, canWrite } = useShown('brand', 'system', 'canWrite');
+  const { change } = useActions();
   const colors = brand.identity.body.colors ?? [];
   const wires = brand.choices.body.wires ?? {};
   const merge = (keep: string, drop: string) => {
@@ -17,8 +19,8 @@ export function NearColors() {
         value: reference.replace(drop, keep),
       }));
     void change(`${name(drop)} merged into ${name(keep)}`, [
-      { document: 'identity', patch: [{ op: 'remove', path: pointer('colors', index) }] },
-      ...(moved.length ? [{ document: 'choices', patch: moved }] : []),
+      { document: IDENTITY, patch: [{ op: 'remove', path: pointer('colors', index) }] },
+      ...(moved.length ? [{ document: CHOICES, patch: moved }] : []),
     ]);
   };
   return (

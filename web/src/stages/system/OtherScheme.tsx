@@ -1,4 +1,4 @@
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 import { pathOf, roleWords, type Role } from './roles';
 
 export type OtherSchemeProps = {
@@ -12,7 +12,7 @@ export type OtherSchemeProps = {
 
 /** After a colour was led somewhere in one scheme: what the other one does. */
 export function OtherScheme({ role, label, scheme, lead, leave }: OtherSchemeProps) {
-  const { system } = useBench();
+  const { system } = useShown('system');
   const tokens = scheme === system.schemes[0] ? system.tokens : system.dark;
   const now = tokens.find((token) => token.path === pathOf(role));
   return (

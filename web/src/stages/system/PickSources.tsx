@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { client, unwrap } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
 import { Sampler } from './Sampler';
 
 export type PickSourcesProps = { pick: (value: string) => void };
@@ -9,7 +9,8 @@ type Offered = { hex: string; share?: number };
 
 /** Where a colour can come from: the brand's own, words, a reference picture, or a place in a mark or picture. */
 export function PickSources({ pick }: PickSourcesProps) {
-  const { brand, report } = useBench();
+  const { brand } = useShown('brand');
+  const { report } = useActions();
   const [words, setWords] = useState('');
   const [seed, setSeed] = useState(0);
   const [offered, setOffered] = useState<Offered[]>([]);

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { client, unwrap, type Picked } from '../../api/client';
 import { fullRatio } from '../../parts/color';
-import { useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
 import { PickSources } from './PickSources';
 
 export type PickerProps = {
@@ -17,7 +17,8 @@ const LABELS: Record<string, string> = { lightness: 'Lightness', chroma: 'Chroma
 
 /** Picking a colour by OKLCH sliders whose tracks show where it passes, by just noticeable steps, and from sources. */
 export function Picker({ value, background, required, pick }: PickerProps) {
-  const { brand, report } = useBench();
+  const { brand } = useShown('brand');
+  const { report } = useActions();
   const [found, setFound] = useState<Picked | null>(null);
   // Where the sliders were put last: they stand there at once, and keep chroma and hue while lightness is at an end.
   const [put, setPut] = useState<{ value: string; lch: number[] } | null>(null);

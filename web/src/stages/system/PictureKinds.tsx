@@ -1,5 +1,6 @@
 import type { Choices } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { ChoiceRow } from './ChoiceRow';
 
 const KINDS = [
@@ -15,7 +16,8 @@ type Kind = NonNullable<Choices['picture_kinds']>[string];
 
 /** Proportions and corners of pictures, for each kind of place that they have. */
 export function PictureKinds() {
-  const { choices, change, token, canWrite } = useBench();
+  const { choices, token, canWrite } = useShown('choices', 'token', 'canWrite');
+  const { change } = useActions();
   const radius = parseFloat(token('shape/picture-radius')?.css ?? '0');
   const set = (label: string, key: (typeof KINDS)[number]['key'], part: Partial<Kind>) => {
     const now = choices.picture_kinds?.[key];
@@ -23,7 +25,7 @@ export function PictureKinds() {
     const path = `/picture_kinds/${key}`;
     const plain = value.ratio === null && value.corners === null;
     if (plain && !now) return;
-    void change(label, [{ document: 'choices', patch: [plain ? { op: 'remove', path } : { op: 'add', path, value }] }]);
+    void change(label, [{ document: CHOICES, patch: [plain ? { op: 'remove', path } : { op: 'add', path, value }] }]);
   };
   return (
     <fieldset className="picture-kinds" disabled={!canWrite}>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { pointer } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { Picker } from './Picker';
 
 export type PinEditorProps = {
@@ -15,14 +16,15 @@ export type PinEditorProps = {
 
 /** Fixes a token by hand, or releases it. Any CSS colour form; the value is kept as it is and checked. */
 export function PinEditor({ path, css, name, on }: PinEditorProps) {
-  const { brand, choices, change, canWrite, draft, endDraft } = useBench();
+  const { brand, choices, canWrite } = useShown('brand', 'choices', 'canWrite');
+  const { change, draft, endDraft } = useActions();
   const pinned = choices.pins?.[path];
   const [open, setOpen] = useState(false);
   const [value, setValue] = useState('');
   const pin = async (event: React.FormEvent) => {
     event.preventDefault();
     const patch = [{ op: 'add' as const, path: pointer('pins', path), value: value.trim() }];
-    if (value.trim() && (await change(`${name} pinned at ${value.trim()}`, [{ document: 'choices', patch }])))
+    if (value.trim() && (await change(`${name} pinned at ${value.trim()}`, [{ document: CHOICES, patch }])))
       setOpen(false);
   };
   // What is picked is seen on all pages before it is pinned.
@@ -36,7 +38,7 @@ export function PinEditor({ path, css, name, on }: PinEditorProps) {
     setOpen(false);
   };
   const release = () =>
-    void change(`${name} released`, [{ document: 'choices', patch: [{ op: 'remove', path: pointer('pins', path) }] }]);
+    void change(`${name} released`, [{ document: CHOICES, patch: [{ op: 'remove', path: pointer('pins', path) }] }]);
   if (!canWrite) return null;
   if (!open)
     return (

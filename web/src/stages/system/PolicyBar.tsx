@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Choices } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 const POLICIES = [
   { id: 'AA', about: 'Text 4.5:1, large text 3:1 (WCAG 2.2)' },
@@ -20,9 +21,10 @@ const SCHEMES = [
 
 /** What the colours are held to, in which scheme pages come, and whether links are underlined. */
 export function PolicyBar() {
-  const { choices, change, canWrite } = useBench();
+  const { choices, canWrite } = useShown('choices', 'canWrite');
+  const { change } = useActions();
   const set = (label: string, path: string, value: unknown) =>
-    void change(label, [{ document: 'choices', patch: [{ op: 'add', path, value }] }]);
+    void change(label, [{ document: CHOICES, patch: [{ op: 'add', path, value }] }]);
   return (
     <div className="policy-bar">
       <span role="group" aria-label="Held to">

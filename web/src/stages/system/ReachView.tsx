@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useReach } from '../../api/queries';
-import { stampOf, useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
+import { stampOf } from '../../bench/documents';
 import { percent, useShares } from '../../sheet/useShares';
 import { counted } from '../../parts/counted';
 
@@ -9,7 +10,8 @@ const aside = (path: string) => /\/(selection|selection-ink|focus|focus-inner)$/
 
 /** Where every colour is used: by page and section; what nothing uses is listed as such. */
 export function ReachView() {
-  const { brand, system, token, light } = useBench();
+  const { brand, system, token } = useShown('brand', 'system', 'token');
+  const { light } = useActions();
   const reach = useReach(brand.id, stampOf(brand));
   const shares = useShares();
   const [open, setOpen] = useState('');

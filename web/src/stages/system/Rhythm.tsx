@@ -1,6 +1,7 @@
 import type { Choices } from '../../api/client';
 import { SECTION_GROUNDS } from '../../parts/grounds';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 type Recipe = NonNullable<Choices['rhythm']>;
 type Ground = (typeof SECTION_GROUNDS)[number];
@@ -8,10 +9,11 @@ const FIRST: Recipe = { opening: 'deep', middle: ['paper', 'tint'], closing: 'ac
 
 /** The sequence of grounds down a page: each page drawn as a strip, and a recipe for the whole site. */
 export function Rhythm() {
-  const { brand, choices, token, change, canWrite } = useBench();
+  const { brand, choices, token, canWrite } = useShown('brand', 'choices', 'token', 'canWrite');
+  const { change } = useActions();
   const recipe = choices.rhythm ?? null;
   const set = (label: string, value: Recipe | null) =>
-    void change(label, [{ document: 'choices', patch: [{ op: 'add', path: '/rhythm', value }] }]);
+    void change(label, [{ document: CHOICES, patch: [{ op: 'add', path: '/rhythm', value }] }]);
   const color = (ground: string) => token(`ground/${ground}/background`)?.css;
   const middle = recipe?.middle ?? FIRST.middle ?? [];
   const select = (label: string, value: string, put: (ground: Ground) => void) => (

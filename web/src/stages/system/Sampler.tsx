@@ -1,10 +1,10 @@
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 
 export type SamplerProps = { pick: (value: string) => void };
 
 /** Marks and pictures of the brand, from which a colour is taken where one presses. */
 export function Sampler({ pick }: SamplerProps) {
-  const { brand } = useBench();
+  const { brand } = useShown('brand');
   const marks = brand.identity.body.marks ?? [];
   const shown = [
     ...marks.map((mark) => ({

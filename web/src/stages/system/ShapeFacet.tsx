@@ -1,5 +1,6 @@
 import type { Choices } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { ChoiceRow, named } from './ChoiceRow';
 import { ChoiceSlider } from './ChoiceSlider';
 import { MotifChoices } from './MotifChoices';
@@ -50,7 +51,7 @@ const PARTS: { key: keyof Corners; name: string }[] = [
   { key: 'picture', name: 'Pictures' },
 ];
 
-const CHOICES: { path: string; label: string; options: ReturnType<typeof named>; now: (choices: Choices) => string }[] =
+const SELECTS: { path: string; label: string; options: ReturnType<typeof named>; now: (choices: Choices) => string }[] =
   [
     {
       path: '/cards',
@@ -108,9 +109,10 @@ const SWITCHES: { path: string; label: string; now: (choices: Choices) => boolea
 
 /** Corners, space, buttons, cards, elevation and motion: the sliders and choices beside what they make. */
 export function ShapeFacet() {
-  const { choices, change, token, canWrite } = useBench();
+  const { choices, token, canWrite } = useShown('choices', 'token', 'canWrite');
+  const { change } = useActions();
   const set = (label: string, path: string, value: unknown) =>
-    void change(label, [{ document: 'choices', patch: [{ op: 'add', path, value }] }]);
+    void change(label, [{ document: CHOICES, patch: [{ op: 'add', path, value }] }]);
   return (
     <div className="shape-facet">
       <div className="type-sliders">
@@ -153,7 +155,7 @@ export function ShapeFacet() {
         })}
       </fieldset>
       <div className="shape-choices">
-        {CHOICES.map((one) => (
+        {SELECTS.map((one) => (
           <ChoiceRow
             key={one.path}
             label={one.label}

@@ -1,5 +1,5 @@
 import type { Token } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 import { percent, useShares } from '../../sheet/useShares';
 import { Rhythm } from './Rhythm';
 
@@ -7,7 +7,7 @@ type Part = { name: string; css: string; share: number };
 
 /** Proportions: the painted area of the site by colour, against the brand's own or a guide; and the rhythm of grounds. */
 export function SharesView() {
-  const { brand, system, token } = useBench();
+  const { brand, system, token } = useShown('brand', 'system', 'token');
   const shares = useShares();
   if (!shares) return <p className="empty-line">Measuring the pages…</p>;
   const colors = brand.identity.body.colors ?? [];

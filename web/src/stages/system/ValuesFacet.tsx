@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useLibrary, useReach } from '../../api/queries';
-import { stampOf, useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
+import { stampOf } from '../../bench/documents';
 import { PinEditor } from './PinEditor';
 import { standsOn } from './roles';
 import { counted } from '../../parts/counted';
@@ -9,7 +10,7 @@ const FILTERS = ['exact', 'chosen', 'pinned', 'derived', 'unused'];
 
 /** Every value with its origin, uses and reason; a click copies it. Any of them can be pinned, and all taken out. */
 export function ValuesFacet() {
-  const { brand, system, token, look } = useBench();
+  const { brand, system, token, look } = useShown('brand', 'system', 'token', 'look');
   const library = useLibrary();
   const reach = useReach(brand.id, stampOf(brand));
   const [search, setSearch] = useState('');

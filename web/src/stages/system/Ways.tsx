@@ -2,9 +2,10 @@ import { useEffect } from 'react';
 import { useEffectOf } from '../../api/queries';
 import type { Choices, Conflict, Operation } from '../../api/client';
 import { shownRatio } from '../../parts/color';
-import { stampOf, useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
+import { CHOICES, stampOf } from '../../bench/documents';
 import { effectWords } from '../../sheet/Reached';
-import { patched } from '../../shell/patched';
+import { patched } from '../../bench/patched';
 import { counted } from '../../parts/counted';
 
 export type WaysProps = { conflict: Conflict; taken: (label: string) => void };
@@ -23,13 +24,14 @@ export function Ways({ conflict, taken }: WaysProps) {
 type WayProps = { conflict: Conflict; way: NonNullable<Conflict['alternatives']>[number]; taken: WaysProps['taken'] };
 
 function Way({ conflict, way, taken }: WayProps) {
-  const { brand, choices, change, canWrite, draft, endDraft } = useBench();
+  const { brand, choices, canWrite } = useShown('brand', 'choices', 'canWrite');
+  const { change, draft, endDraft } = useActions();
   useEffect(() => endDraft, [endDraft]);
   const patch = way.patch as Operation[];
   const effect = useEffectOf(brand.id, stampOf(brand), patch, brand.choices.revision);
   const what = conflict.ink ? `${conflict.ink} on ${conflict.ground}` : conflict.path;
   const take = async () => {
-    if (await change(`${way.label}: ${what}`, [{ document: 'choices', patch }])) taken(way.label);
+    if (await change(`${way.label}: ${what}`, [{ document: CHOICES, patch }])) taken(way.label);
   };
   const stored = brand.choices.body as Choices;
   const show = () => canWrite && choices === stored && draft(patched(stored, patch));

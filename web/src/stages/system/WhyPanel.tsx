@@ -1,6 +1,6 @@
 import type { Conflict } from '../../api/client';
 import { fullRatio, shownRatio } from '../../parts/color';
-import { useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
 import { PinEditor } from './PinEditor';
 import { conflictOf, pathOf, roleWords, standsOn, wireName, type Role } from './roles';
 import { Ways } from './Ways';
@@ -33,7 +33,7 @@ const STEPS = [100, 200, 300, 400, 500, 600, 700, 800, 900];
 
 /** Why a role has its colour, with numbers, and what else it could have. Conflicts come first. */
 export function WhyPanel({ selected, select, wire }: WhyPanelProps) {
-  const { brand, system, choices, token, look } = useBench();
+  const { brand, system, choices, token, look } = useShown('brand', 'system', 'choices', 'token', 'look');
   // Conflicts of what is stored: a way out that is only shown must not take itself away.
   const stored = brand.system;
   const own = stored.conflicts.filter((one) => one.scheme === look.scheme && !one.cause);
@@ -140,7 +140,8 @@ function rootInk(ink: string): string | null {
 
 /** A conflict with its numbers and its ways out. */
 function ConflictView({ conflict, select }: { conflict: Conflict; select: (role: Role) => void }) {
-  const { say, system } = useBench();
+  const { system } = useShown('system');
+  const { say } = useActions();
   const ink = conflict.ink.split('/')[0] ?? '';
   const uses = system.uses
     .filter((use) => use.ground === conflict.ground && use.ink.split('/')[0] === ink)

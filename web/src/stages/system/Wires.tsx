@@ -1,8 +1,10 @@
 import { useLayoutEffect, useState } from 'react';
-import { useBench } from '../../shell/bench';
-import type { Carry } from './Wiring';
+import { useShown } from '../../bench/useBench';
 import { conflictOf, pathOf, roleName, roleWords, sourceOf, type Role } from './roles';
 import { GROUNDS } from '../../parts/grounds';
+
+/** A colour that is being led to a role. */
+export type Carry = { reference: string; label: string; point: { x: number; y: number } | null } | null;
 
 export type WiresProps = {
   board: HTMLDivElement | null;
@@ -32,7 +34,7 @@ function curve(x1: number, y1: number, x2: number, y2: number): string {
 
 /** The lines from exact colours to the roles that they fill. */
 export function Wires({ board, carry, selected, choose }: WiresProps) {
-  const { brand, system, token, look } = useBench();
+  const { brand, system, token, look } = useShown('brand', 'system', 'token', 'look');
   const [drawn, setDrawn] = useState<{
     wires: Wire[];
     ends: { x: number; y: number }[];

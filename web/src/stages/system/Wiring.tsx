@@ -1,25 +1,24 @@
 import { useCallback, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { pointer, type Operation } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { GroundCard } from './GroundCard';
 import { litOf, roleWords, wireName, type Role } from './roles';
 import { WhyPanel } from './WhyPanel';
 import { MoreInks } from './MoreInks';
 import { OtherScheme } from './OtherScheme';
 import { NearColors } from './NearColors';
-import { Wires } from './Wires';
+import { Wires, type Carry } from './Wires';
 import { GROUNDS } from '../../parts/grounds';
 import { counted } from '../../parts/counted';
 
 const otherOf = (scheme: string) => (scheme === 'dark' ? 'light' : 'dark');
 
-/** A colour that is being led to a role. */
-export type Carry = { reference: string; label: string; point: { x: number; y: number } | null } | null;
-
 /** Colour as wiring: exact colours on the left, grounds drawn small on the right, lines between them. */
 export function Wiring() {
-  const { brand, choices, change, canWrite, light, look, system } = useBench();
+  const { brand, choices, canWrite, look, system } = useShown('brand', 'choices', 'canWrite', 'look', 'system');
+  const { change, light } = useActions();
   const colors = brand.identity.body.colors ?? [];
   const schemes = system.schemes;
   const [other, setOther] = useState<{ role: Role; reference: string; label: string } | null>(null);
@@ -35,7 +34,7 @@ export function Wiring() {
       const path = pointer('wires', name);
       const operation: Operation = reference === null ? { op: 'remove', path } : { op: 'add', path, value: reference };
       void change(reference === null ? `${roleWords(role)}: as derived` : `${label} for ${roleWords(role)}`, [
-        { document: 'choices', patch: [operation] },
+        { document: CHOICES, patch: [operation] },
       ]);
       // A ground has another colour in each scheme, so what the other one does is asked and not guessed.
       const asks =
@@ -191,7 +190,7 @@ export function Wiring() {
           lead={() => {
             const path = pointer('wires', wireName(other.role, otherOf(look.scheme)));
             void change(`${other.label} for ${roleWords(other.role)}, ${otherOf(look.scheme)}`, [
-              { document: 'choices', patch: [{ op: 'add', path, value: other.reference }] },
+              { document: CHOICES, patch: [{ op: 'add', path, value: other.reference }] },
             ]);
             setOther(null);
           }}

@@ -1,10 +1,12 @@
 import { useCallback, useRef } from 'react';
 import type { Change, Choices } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 
 /** Dragging a value of the choices: `drag` shows it on all pages, `done` stores it as one step of the history. */
 export function useChoiceDrag(label: string, path: string, put: (choices: Choices, value: number) => Choices) {
-  const { choices, draft, change } = useBench();
+  const { choices } = useShown('choices');
+  const { draft, change } = useActions();
   const pending = useRef<number | null>(null);
   const drag = useCallback(
     (value: number) => {
@@ -17,7 +19,7 @@ export function useChoiceDrag(label: string, path: string, put: (choices: Choice
     const value = pending.current;
     if (value === null) return;
     pending.current = null;
-    const changes: Change[] = [{ document: 'choices', patch: [{ op: 'replace', path, value }] }];
+    const changes: Change[] = [{ document: CHOICES, patch: [{ op: 'replace', path, value }] }];
     void change(label, changes);
   }, [change, label, path]);
   return { drag, done };

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { useLibrary, useType } from '../../api/queries';
 import { Toggles } from '../../parts/Toggles';
-import { stampOf, useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
+import { IDENTITY, stampOf } from '../../bench/documents';
 import { CATEGORIES, familiesOf, found, inWords, MEASURES, type Family } from './families';
 import { OwnFonts } from './OwnFonts';
 
@@ -14,7 +15,8 @@ const ROLES: { id: Role; name: string }[] = [
 
 /** All families with what was measured on them, drawn with the brand’s own words; one is chosen for a role. */
 export function LibraryView() {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const library = useLibrary();
   const type = useType(brand.id, stampOf(brand));
   const without = new Map(type.data?.without.map((one) => [one.family, one.characters]));
@@ -35,7 +37,7 @@ export function LibraryView() {
         : identity.does || 'What the brand does, in its own words.';
   const choose = (id: string, label: string) =>
     void change(`${label} for ${name}`, [
-      { document: 'identity', patch: [{ op: 'add', path: `/typefaces/${role}`, value: id }] },
+      { document: IDENTITY, patch: [{ op: 'add', path: `/typefaces/${role}`, value: id }] },
     ]);
   const toggle = (id: string) =>
     setMeasures(measures.includes(id) ? measures.filter((one) => one !== id) : [...measures, id]);

@@ -1,11 +1,13 @@
 import { pointer } from '../../api/client';
-import { useBench } from '../../shell/bench';
+import { IDENTITY } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { UploadSaid } from '../identity/UploadSaid';
 import { useUpload } from '../identity/useUpload';
 
 /** The brand’s own font files: what their licence bits say, what follows from it, and the way to add more. */
 export function OwnFonts() {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const identity = brand.identity.body;
   const fonts = identity.fonts ?? [];
   const { busy, upload, ...said } = useUpload('fonts');
@@ -35,7 +37,7 @@ export function OwnFonts() {
                     event.target.checked ? `Licence for ${font.name} declared` : `Licence for ${font.name} taken back`,
                     [
                       {
-                        document: 'identity',
+                        document: IDENTITY,
                         patch: [{ op: 'add', path: pointer('fonts', index, 'declared'), value: event.target.checked }],
                       },
                     ],
@@ -53,7 +55,7 @@ export function OwnFonts() {
             aria-label={`Take out ${font.name}`}
             onClick={() =>
               void change(`${font.name} taken out`, [
-                { document: 'identity', patch: [{ op: 'remove', path: pointer('fonts', index) }] },
+                { document: IDENTITY, patch: [{ op: 'remove', path: pointer('fonts', index) }] },
               ])
             }
           >

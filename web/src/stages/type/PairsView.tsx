@@ -1,10 +1,12 @@
 import { useLibrary, useType } from '../../api/queries';
-import { stampOf, useBench } from '../../shell/bench';
+import { useActions, useShown } from '../../bench/useBench';
+import { IDENTITY, stampOf } from '../../bench/documents';
 import { familiesOf } from './families';
 
 /** Pairs of typefaces for the brand’s character, best first, each set in the brand’s own words, with the reasons. */
 export function PairsView() {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const library = useLibrary();
   const type = useType(brand.id, stampOf(brand));
   const identity = brand.identity.body;
@@ -14,7 +16,7 @@ export function PairsView() {
   const take = (heading: string, body: string) =>
     void change(`${name(heading)} with ${name(body)}`, [
       {
-        document: 'identity',
+        document: IDENTITY,
         patch: [
           { op: 'replace', path: '/typefaces/heading', value: heading },
           { op: 'replace', path: '/typefaces/body', value: body },

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Choices } from '../../api/client';
 import { useLibrary, useType } from '../../api/queries';
-import { stampOf, useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
+import { stampOf } from '../../bench/documents';
 import { ChoiceSlider } from '../system/ChoiceSlider';
 import { familiesOf } from './families';
 import { StepRow } from './StepRow';
@@ -26,7 +27,7 @@ export const STEPS = ['display', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'intro', 'b
 
 /** The type scale as a staircase of the site's own words, at phone and desktop size side by side, with how they fit. */
 export function Staircase() {
-  const { brand } = useBench();
+  const { brand } = useShown('brand');
   const library = useLibrary();
   const families = familiesOf(library.data, brand.identity.body.fonts);
   const name = (id: string) => families.find((one) => one.id === id)?.name ?? id;

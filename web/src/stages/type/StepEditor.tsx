@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Choices, Resolved } from '../../api/client';
 import { useLibrary } from '../../api/queries';
-import { useBench } from '../../shell/bench';
+import { CHOICES } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
 import { familiesOf } from './families';
 
 type Own = NonNullable<NonNullable<Choices['scale']>['steps']>[string];
@@ -27,7 +28,8 @@ const NUMBERS = [
 
 /** What is set for one step; whatever is not follows the scale and the typeface’s own measures. */
 export function StepEditor({ name, step, largest }: StepEditorProps) {
-  const { choices, brand, change, canWrite } = useBench();
+  const { choices, brand, canWrite } = useShown('choices', 'brand', 'canWrite');
+  const { change } = useActions();
   const library = useLibrary();
   const scale = choices.scale;
   const own = scale?.steps?.[name];
@@ -35,12 +37,12 @@ export function StepEditor({ name, step, largest }: StepEditorProps) {
   const family = families.find((one) => one.id === step.family);
   const set = (label: string, values: Partial<Own>) => {
     const steps = { ...scale?.steps, [name]: { ...EMPTY, ...own, ...values } };
-    void change(label, [{ document: 'choices', patch: [{ op: 'add', path: '/scale/steps', value: steps }] }]);
+    void change(label, [{ document: CHOICES, patch: [{ op: 'add', path: '/scale/steps', value: steps }] }]);
   };
   const follow = () => {
     const steps = Object.fromEntries(Object.entries(scale?.steps ?? {}).filter(([one]) => one !== name));
     void change(`${name} follows the scale`, [
-      { document: 'choices', patch: [{ op: 'add', path: '/scale/steps', value: steps }] },
+      { document: CHOICES, patch: [{ op: 'add', path: '/scale/steps', value: steps }] },
     ]);
   };
   return (

@@ -1,5 +1,5 @@
 import type { components } from '../../api/schema';
-import { useBench } from '../../shell/bench';
+import { useShown } from '../../bench/useBench';
 import { StepEditor } from './StepEditor';
 import { counted } from '../../parts/counted';
 
@@ -11,7 +11,7 @@ const HEADLINES = ['display', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6'];
 
 /** One step: its longest text at both ends, how all its texts fit, and what was set for it. */
 export function StepRow({ name, fit, open, toggle }: StepRowProps) {
-  const { brand, system, token } = useBench();
+  const { brand, system, token } = useShown('brand', 'system', 'token');
   const identity = brand.identity.body;
   const step = system.steps.find((one) => one.name === name);
   if (!step) return null;

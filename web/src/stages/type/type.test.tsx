@@ -2,8 +2,7 @@ import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { Resolved } from '../../api/client';
-import type { Bench } from '../../shell/bench';
-import { changesOf, choicesOf, draw, IDENTITY, SYSTEM, workbench } from '../../testing';
+import { changesOf, choicesOf, draw, IDENTITY, SYSTEM, workbench, type MadeUp } from '../../testing';
 import { PolicyBar } from '../system/PolicyBar';
 import { StepEditor } from './StepEditor';
 import { StepRow } from './StepRow';
@@ -20,7 +19,7 @@ const STEP = {
   case: 'none',
 } as Resolved['steps'][number];
 
-function editor(more: Partial<Bench> = {}, largest = 0, name = 'h2') {
+function editor(more: Partial<MadeUp> = {}, largest = 0, name = 'h2') {
   return draw(<StepEditor name={name} step={{ ...STEP, name }} largest={largest} />, more);
 }
 const put = (label: string, text: string) => {
@@ -28,7 +27,7 @@ const put = (label: string, text: string) => {
   fireEvent.change(field, { target: { value: text } });
   fireEvent.blur(field);
 };
-const stepsOf = (bench: Bench) =>
+const stepsOf = (bench: MadeUp) =>
   vi
     .mocked(bench.change)
     .mock.calls.map(([label, [one]]) => [label, one?.patch[0]?.value as Record<string, object>] as const);
@@ -97,7 +96,7 @@ describe('a step of the scale', () => {
 
 describe('how a step’s texts fit', () => {
   const system = { ...SYSTEM, steps: [STEP] } as unknown as Resolved;
-  const drawRow = (fit: unknown, more: Partial<Bench> = {}) =>
+  const drawRow = (fit: unknown, more: Partial<MadeUp> = {}) =>
     draw(
       <table>
         <tbody>

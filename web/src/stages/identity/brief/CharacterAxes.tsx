@@ -1,6 +1,7 @@
 import { pointer, type Character } from '../../../api/client';
 import { useLibrary } from '../../../api/queries';
-import { useBench } from '../../../shell/bench';
+import { IDENTITY } from '../../../bench/documents';
+import { useActions, useShown } from '../../../bench/useBench';
 
 export type CharacterAxesProps = { said: string };
 
@@ -9,11 +10,12 @@ const WORDS = ['very', 'rather', 'between', 'rather', 'very'];
 
 /** The five axes of character, five places each. A chosen place pressed once more is open again. */
 export function CharacterAxes({ said }: CharacterAxesProps) {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const library = useLibrary();
   const character: Partial<Character> = brand.identity.body.character ?? {};
   const set = (axis: string, value: number | null, label: string) =>
-    void change(label, [{ document: 'identity', patch: [{ op: 'replace', path: pointer('character', axis), value }] }]);
+    void change(label, [{ document: IDENTITY, patch: [{ op: 'replace', path: pointer('character', axis), value }] }]);
   return (
     <section aria-labelledby="character-title" className="character">
       <h2 id="character-title" className="identity-head">

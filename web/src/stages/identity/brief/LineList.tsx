@@ -1,7 +1,8 @@
 import { pointer } from '../../../api/client';
 import { useLibrary } from '../../../api/queries';
 import { Editable } from '../../../parts/Editable';
-import { useBench } from '../../../shell/bench';
+import { IDENTITY } from '../../../bench/documents';
+import { useActions, useShown } from '../../../bench/useBench';
 
 export type LineListProps = {
   list: 'pages' | 'proof' | 'social' | 'languages';
@@ -13,12 +14,13 @@ export type LineListProps = {
 
 /** Short texts, a line each, with an empty line for the next. */
 export function LineList({ list, title, placeholder, suggest }: LineListProps) {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const library = useLibrary();
   const identity = brand.identity.body;
   const lines = identity[list] ?? [];
   const patch = (label: string, op: 'add' | 'replace' | 'remove', path: string, value?: string) =>
-    void change(label, [{ document: 'identity', patch: [{ op, path, value }] }]);
+    void change(label, [{ document: IDENTITY, patch: [{ op, path, value }] }]);
   const usual = library.data?.organisations.find((one) => one.id === identity.organisation)?.pages ?? [];
   const offered = suggest ? usual.filter((name) => !lines.includes(name)) : [];
   return (

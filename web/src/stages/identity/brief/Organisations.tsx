@@ -1,9 +1,11 @@
 import { useLibrary } from '../../../api/queries';
-import { useBench } from '../../../shell/bench';
+import { IDENTITY } from '../../../bench/documents';
+import { useActions, useShown } from '../../../bench/useBench';
 
 /** The kind of organisation: it brings questions and usual pages, and fills in no fact. */
 export function Organisations() {
-  const { brand, change, canWrite } = useBench();
+  const { brand, canWrite } = useShown('brand', 'canWrite');
+  const { change } = useActions();
   const library = useLibrary();
   const chosen = brand.identity.body.organisation ?? '';
   return (
@@ -17,7 +19,7 @@ export function Organisations() {
             checked={chosen === one.id}
             onChange={() =>
               void change(one.name, [
-                { document: 'identity', patch: [{ op: 'replace', path: '/organisation', value: one.id }] },
+                { document: IDENTITY, patch: [{ op: 'replace', path: '/organisation', value: one.id }] },
               ])
             }
           />

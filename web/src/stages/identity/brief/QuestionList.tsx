@@ -1,13 +1,15 @@
 import type { Question, Sources } from '../../../api/client';
 import { Editable } from '../../../parts/Editable';
-import { useBench } from '../../../shell/bench';
+import { IDENTITY } from '../../../bench/documents';
+import { useActions, useShown } from '../../../bench/useBench';
 import type { Intake } from '../files/useIntake';
 
 export type QuestionListProps = { sources: Sources; intake: Intake };
 
 /** What is still open: concrete questions, answered where they stand or left open on purpose. */
 export function QuestionList({ sources, intake }: QuestionListProps) {
-  const { change, canWrite } = useBench();
+  const { canWrite } = useShown('canWrite');
+  const { change } = useActions();
   const answer = (question: Question, text: string) => {
     if (!text) return;
     const last = question.field.endsWith('/-');
@@ -18,7 +20,7 @@ export function QuestionList({ sources, intake }: QuestionListProps) {
           ? { heading: question.text.replace(/\?$/, ''), text, source: 'the brief' }
           : text;
     void change('Question answered', [
-      { document: 'identity', patch: [{ op: last ? 'add' : 'replace', path: question.field, value }] },
+      { document: IDENTITY, patch: [{ op: last ? 'add' : 'replace', path: question.field, value }] },
     ]);
   };
   return (

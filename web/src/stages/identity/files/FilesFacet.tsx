@@ -1,5 +1,5 @@
 import type { Sources } from '../../../api/client';
-import { useBench } from '../../../shell/bench';
+import { useShown } from '../../../bench/useBench';
 import { FactList } from './FactList';
 import { FileList } from './FileList';
 import type { Intake } from './useIntake';
@@ -8,7 +8,7 @@ export type FilesFacetProps = { sources: Sources | undefined; intake: Intake };
 
 /** The brand’s files on the left, what they say on the right. */
 export function FilesFacet({ sources, intake }: FilesFacetProps) {
-  const { canWrite } = useBench();
+  const { canWrite } = useShown('canWrite');
   if (!sources)
     return (
       <p role="status" className="empty-line">

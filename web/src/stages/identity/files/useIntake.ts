@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { client, unwrap, type FactRequest, type Sources } from '../../../api/client';
-import { useBench } from '../../../shell/bench';
+import { IDENTITY } from '../../../bench/documents';
+import { useActions, useShown } from '../../../bench/useBench';
 import type { Dropped } from './dropped';
 
 export type Intake = {
@@ -16,7 +17,8 @@ export type Intake = {
 
 /** What can be done with the brand’s files and the facts in them. */
 export function useIntake(): Intake {
-  const { brand, report, accept, afterChanges, revision } = useBench();
+  const { brand } = useShown('brand');
+  const { report, write, revision } = useActions();
   const queries = useQueryClient();
   const [sending, setSending] = useState(0);
   const key = ['sources', brand.id];
@@ -63,15 +65,17 @@ export function useIntake(): Intake {
       ),
     decide: async (requests) => {
       try {
-        const next = await afterChanges(() =>
-          unwrap(
-            client.POST('/api/brands/{brand_id}/facts', {
-              ...path,
-              body: { identity: revision('identity'), decisions: decisions(), requests },
-            }),
-          ),
+        await write(
+          (headers) =>
+            unwrap(
+              client.POST('/api/brands/{brand_id}/facts', {
+                ...path,
+                headers,
+                body: { identity: revision(IDENTITY), decisions: decisions(), requests },
+              }),
+            ),
+          (answer) => answer,
         );
-        accept(next);
         await queries.invalidateQueries({ queryKey: key });
         return true;
       } catch (error) {
@@ -82,8 +86,17 @@ export function useIntake(): Intake {
     },
     leave: async (question, left) => {
       try {
-        const body = { decisions: decisions(), question, left };
-        accept(await afterChanges(() => unwrap(client.POST('/api/brands/{brand_id}/questions', { ...path, body }))));
+        await write(
+          (headers) =>
+            unwrap(
+              client.POST('/api/brands/{brand_id}/questions', {
+                ...path,
+                headers,
+                body: { decisions: decisions(), question, left },
+              }),
+            ),
+          (answer) => answer,
+        );
         await queries.invalidateQueries({ queryKey: key });
       } catch (error) {
         report(error);

@@ -1,5 +1,7 @@
 import { Editable } from '../../../parts/Editable';
-import { useBench } from '../../../shell/bench';
+import { FRAME } from '../../../bench/documents';
+import { isPageLink, pageLink } from '../../../bench/documents';
+import { useShown } from '../../../bench/useBench';
 import { AddButton } from './AddButton';
 import type { EditorProps } from './editor';
 
@@ -8,10 +10,10 @@ type Action = { label: string; to: string };
 /** Where a button or a link leads. Its label is written on the page itself. */
 export function ActionEditor(props: EditorProps) {
   const { path, label, value, put, disabled, pageId, row } = props;
-  const { brand } = useBench();
+  const { brand } = useShown('brand');
   if (!value) return <AddButton {...props} />;
   const action = value as Action;
-  const known = action.to.startsWith('page:') || action.to === '';
+  const known = isPageLink(action.to) || action.to === '';
   return (
     <div className="slot">
       <span>
@@ -28,13 +30,13 @@ export function ActionEditor(props: EditorProps) {
       >
         <option value="">leads nowhere yet</option>
         {brand.pages
-          .filter((page) => page.body.id !== pageId || row.document === 'frame')
+          .filter((page) => page.body.id !== pageId || row.document === FRAME)
           .map((page) => (
-            <option key={page.body.id} value={`page:${page.body.id}`}>
+            <option key={page.body.id} value={pageLink(page.body.id)}>
               {page.body.name}
             </option>
           ))}
-        {known && action.to && !brand.pages.some((page) => `page:${page.body.id}` === action.to) && (
+        {known && action.to && !brand.pages.some((page) => pageLink(page.body.id) === action.to) && (
           <option value={action.to}>a page that is gone</option>
         )}
         <option value="address">an address…</option>

@@ -1,0 +1,94 @@
+"""What an asker holds already, so that the answer to a write leaves it out.
+
+Every workbench that is answered gets the name of a state; of the newest states each part is remembered by a mark. A process
+that does not know a state (another one answered, or it was long ago) answers with everything.
+"""
+
+import json
+import secrets
+from collections import OrderedDict
+from collections.abc import Callable, Iterator
+from threading import Lock
+from typing import Any
+
+from formulon.studio.api import shapes
+
+MOST = 64  # states of all brands
+Entry = dict[str, Any]
+
+# Lists of which only the entries are answered that changed, each with what names an entry; and those whose order is shown.
+LISTS: dict[str, Callable[[Entry], str]] = {
+    "pages": lambda page: str(page["body"]["id"]),
+    "pictures": lambda picture: str(picture["id"]),
+    "releases": lambda release: str(release["number"]),
+    "system/tokens": lambda token: str(token["path"]),
+    "system/dark": lambda token: str(token["path"]),
+    "system/pairs": lambda pair: f"{pair['scheme']} {pair['ground']} {pair['ink']}",
+}
+ORDERED = ("pages", "pictures", "releases")
+_Marks = dict[str, int | dict[str, int]]
+
+_known: "OrderedDict[tuple[str, str], _Marks]" = OrderedDict()
+_lock = Lock()
+
+
+def _fields(data: Entry) -> Iterator[tuple[str, Any]]:
+    """The parts of a workbench by name, those of its system one by one."""
+    for name, value in data.items():
+        if name == "system":
+            yield from ((f"system/{part}", one) for part, one in value.items())
+        else:
+            yield name, value
+
+
+def _mark(value: Any) -> int:
+    return hash(json.dumps(value))
+
+
+def _marks(data: Entry) -> _Marks:
+    made: _Marks = {}
+    for name, value in _fields(data):
+        named = LISTS.get(name)
+        made[name] = {named(one): _mark(one) for one in value} if named else _mark(value)
+    return made
+
+
+def remembered(bench: shapes.Workbench) -> Entry:
+    """Names the state of a workbench, and remembers what it holds. The workbench as JSON has it."""
+    bench.state = secrets.token_hex(8)
+    data = bench.model_dump(mode="json")
+    made = _marks(data)
+    with _lock:
+        _known[bench.id, bench.state] = made
+        while len(_known) > MOST:
+            _known.popitem(last=False)
+    return data
+
+
+def changed(bench: shapes.Workbench, held: str) -> shapes.Changed:
+    """What a workbench has otherwise than the state that its asker holds; everything where that is not known."""
+    with _lock:
+        old = _known.get((bench.id, held))
+    data = remembered(bench)
+    with _lock:
+        new = _known[bench.id, bench.state]
+    if old is None:
+        return shapes.Changed.model_validate(data | {"base": ""})
+    made: Entry = {"id": bench.id, "state": bench.state, "base": held, "gone": {}, "order": {}}
+    for name, value in _fields(data):
+        was, now = old.get(name), new.get(name)
+        if was == now and not (name in ORDERED and list(was or ()) != list(now or ())):  # type: ignore[arg-type]
+            continue
+        if isinstance(was, dict) and isinstance(now, dict):
+            named, kept = LISTS[name], value
+            value = [one for one in kept if was.get(named(one)) != now[named(one)]]
+            if gone := [one for one in was if one not in now]:
+                made["gone"][name] = gone
+            if name in ORDERED and list(was) != list(now):
+                made["order"][name] = list(now)
+        field, _, part = name.partition("/")
+        if part:
+            made.setdefault(field, {})[part] = value
+        else:
+            made[field] = value
+    return shapes.Changed.model_validate(made)

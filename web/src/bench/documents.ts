@@ -1,0 +1,57 @@
+import type { Workbench } from '../api/client';
+
+/** The documents of a brand by name. Everything else asks here. */
+export const IDENTITY = 'identity';
+export const CHOICES = 'choices';
+export const FRAME = 'frame';
+const PAGE = 'page:';
+
+type Stored = { body: object; revision: number };
+
+/** The name of a page's document. */
+export function pageDocument(id: string): string {
+  return PAGE + id;
+}
+
+/** A document of a brand; undefined where it has none of that name. */
+export function documentOf(brand: Workbench, name: string): Stored | undefined {
+  if (name === IDENTITY || name === CHOICES || name === FRAME) return brand[name];
+  return brand.pages.find((page) => pageDocument(page.body.id) === name);
+}
+
+/** The brand with another body of a document. */
+export function withBody(brand: Workbench, name: string, change: (body: object) => object): Workbench {
+  if (name === IDENTITY || name === CHOICES || name === FRAME)
+    return { ...brand, [name]: { ...brand[name], body: change(brand[name].body) } };
+  const pages = brand.pages.map((page) =>
+    pageDocument(page.body.id) === name ? { ...page, body: change(page.body) as typeof page.body } : page,
+  );
+  return { ...brand, pages };
+}
+
+/** The revision of a document; 0 where there is none of that name. */
+export function revisionOf(brand: Workbench, name: string): number {
+  return documentOf(brand, name)?.revision ?? 0;
+}
+
+/** A value that changes with every revision of any document. */
+export function stampOf(brand: Workbench): string {
+  const pages = brand.pages.map((page) => page.revision).join('.');
+  return [brand.identity.revision, brand.choices.revision, brand.frame.revision, pages].join('-');
+}
+
+/** Whether some document of a brand is as it was before another answer. Revisions only ever rise. */
+export function isOlder(one: Workbench, other: Workbench): boolean {
+  const pages = one.pages.map((page) => pageDocument(page.body.id));
+  return [IDENTITY, CHOICES, FRAME, ...pages].some((name) => revisionOf(one, name) < revisionOf(other, name));
+}
+
+/** What a destination that is a page is written as, in contents. */
+export function pageLink(id: string): string {
+  return PAGE + id;
+}
+
+/** Whether a destination is a page of the site. */
+export function isPageLink(to: string): boolean {
+  return to.startsWith(PAGE);
+}

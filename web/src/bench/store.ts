@@ -1,0 +1,375 @@
+import {
+  client,
+  Problem,
+  unwrap,
+  type Change,
+  type Changed,
+  type Choices,
+  type Resolved,
+  type Token,
+  type Workbench,
+} from '../api/client';
+import { ahead as shownAhead } from './ahead';
+import type { Areas, Bench, Held, Lit, Look, Shown } from './bench';
+import { CHOICES, isOlder, revisionOf } from './documents';
+import { laid } from './laid';
+import { merged } from './merged';
+import { patched } from './patched';
+
+/** What the store reaches outside for. */
+export type Ports = {
+  /** Puts tokens into every page that is drawn. */
+  restyle: (css: string) => void;
+  /** Once what has been set so far is on the screen, or could be. */
+  painted: () => Promise<void>;
+  /** Keeps what was answered last, for whoever opens the brand again. */
+  keep: (brand: Workbench) => void;
+  /** The brand as it is now. */
+  load: () => Promise<Workbench>;
+  /** Whoever asks is signed in no more. */
+  signedOut: () => void;
+};
+
+type Styles = Pick<Resolved, 'schemes' | 'css' | 'css_dark'>;
+
+const RESTS = 140; // ms without a move
+const AHEAD = 200; // ms that a write waits at most for what it changes to be on the screen
+const soon = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
+
+/** The state of a workbench: writes in their order, drafts of a drag, styles ahead of everything else, what is lit. It knows
+ *  nothing of how it is drawn. */
+export class BenchStore implements Bench {
+  shown: Shown;
+  private listeners = new Set<() => void>();
+  /** As it was answered last; what is shown may be ahead of it. */
+  private answered: Workbench;
+  private queue: Promise<unknown> = Promise.resolve();
+  private writes = 0;
+  /** Changes of documents that show already and are not stored yet. */
+  private pending: Change[][] = [];
+  /** The choices as they will be when every write that was asked for is stored, and how many those are. */
+  private ahead: { choices: Choices; writes: number } | null = null;
+  private draftChoices: Choices | null = null;
+  private draftSystem: Resolved | null = null;
+  private wish: Look = { scheme: 'light', vision: '' };
+  /** What a drag wants told of it, and whether a question is out. */
+  private wanted: Choices | null = null;
+  private asking = false;
+  private moves = 0;
+  private moved = 0;
+  /** What pages are being styled with, and whether a question is out. */
+  private styled: Choices | null = null;
+  private styling = false;
+  private styledOn: Promise<unknown> = Promise.resolve();
+  private merging: { stored: Resolved; draft: Resolved; made: Resolved } | null = null;
+
+  constructor(
+    brand: Workbench,
+    private ports: Ports,
+  ) {
+    this.answered = brand;
+    this.shown = {
+      brand,
+      system: brand.system,
+      token: tokensOf(brand.system, false),
+      choices: brand.choices.body,
+      canWrite: brand.role !== 'reviewer',
+      saving: false,
+      lit: null,
+      look: this.wish,
+      areas: {},
+      error: null,
+      notice: null,
+      stale: null,
+      asked: null,
+    };
+    this.draw();
+    this.restyle(this.shown.system);
+  }
+
+  subscribe = (tell: () => void) => {
+    this.listeners.add(tell);
+    return () => this.listeners.delete(tell);
+  };
+
+  /** Shows something else, and works out anew what follows from it. */
+  private set(change: Partial<Shown>): void {
+    this.shown = { ...this.shown, ...change };
+    this.draw();
+    this.listeners.forEach((tell) => tell());
+  }
+
+  private draw(): void {
+    const { system: drawn, look: looked } = this.shown;
+    const brand = this.pending.reduce(shownAhead, this.answered);
+    const system = this.system();
+    const scheme = system.schemes.includes(this.wish.scheme) ? this.wish.scheme : (system.schemes[0] ?? 'light');
+    const same = looked.scheme === scheme && looked.vision === this.wish.vision;
+    const look = same ? looked : { ...this.wish, scheme };
+    const choices = this.draftChoices ?? brand.choices.body;
+    const token =
+      system === drawn && look.scheme === looked.scheme
+        ? this.shown.token
+        : tokensOf(system, look.scheme !== system.schemes[0]);
+    const own = sameParts(this.shown.brand, brand) ? this.shown.brand : brand;
+    this.shown = { ...this.shown, brand: own, system, look, choices, token, saving: this.writes > 0 };
+    // What an answer brought; while newer choices are being asked for, their tokens are ahead of it.
+    if (look.scheme !== looked.scheme || (system !== drawn && !this.styled)) this.restyle(system);
+  }
+
+  private system(): Resolved {
+    const stored = this.answered.system;
+    const draft = this.draftSystem;
+    if (!draft) return stored;
+    if (this.merging?.stored !== stored || this.merging.draft !== draft)
+      this.merging = { stored, draft, made: merged(stored, draft) };
+    return this.merging.made;
+  }
+
+  private restyle(system: Styles): void {
+    const second = system.schemes.length > 1 && this.shown.look.scheme === system.schemes[1];
+    this.ports.restyle(second ? system.css_dark : system.css);
+  }
+
+  /** Takes over what was loaded anew, by a window that is looked at again or after somebody was faster. */
+  loaded(brand: Workbench): void {
+    if (brand === this.answered || this.pending.length || isOlder(brand, this.answered)) return;
+    this.answered = brand;
+    this.set({});
+  }
+
+  private take(held: Workbench, answer: Changed): void {
+    this.answered = laid(held, answer);
+    this.ports.keep(this.answered);
+    this.set({});
+  }
+
+  private get path() {
+    return { params: { path: { brand_id: this.answered.id } } };
+  }
+  private get held(): Held {
+    return { 'Formulon-State': this.answered.state };
+  }
+
+  // Writing
+
+  /** One after the other, so that each is based on the revision that the last one made. */
+  afterChanges = <T>(work: () => Promise<T>): Promise<T> => {
+    const next = this.queue.then(work, work);
+    this.queue = next.catch(() => undefined);
+    return next;
+  };
+
+  write = <T>(ask: (headers: Held) => Promise<T>, changed: (answer: T) => Changed): Promise<T> =>
+    this.afterChanges(async () => {
+      const base = this.answered;
+      const answer = await ask(this.held);
+      this.take(base, changed(answer));
+      return answer;
+    });
+
+  change = (label: string, changes: Change[]): Promise<boolean> => {
+    this.writes += 1;
+    // What is shown of a drag ends with this change, unless the drag goes on meanwhile.
+    const move = this.moves;
+    const restyles = changes.every((one) => one.document === CHOICES);
+    if (restyles) {
+      // Shown at once, whatever is still on its way to be stored.
+      const now = this.ahead?.choices ?? this.answered.choices.body;
+      this.ahead = {
+        choices: changes.reduce((made, one) => patched(made, one.patch), now),
+        writes: (this.ahead?.writes ?? 0) + 1,
+      };
+      this.styleOf(this.ahead.choices);
+      this.draftChoices = this.ahead.choices;
+    } else {
+      // What was chosen shows at once; what follows from it comes with the answer.
+      this.pending = [...this.pending, changes];
+    }
+    this.set({});
+    return this.afterChanges(async () => {
+      // The notice's “Undo” would take back this change, not the one that it speaks of.
+      this.set({ error: null, notice: null });
+      // The pages are restyled first: to store takes the same processors ten times as long.
+      if (restyles) await Promise.race([this.styledOn, soon(AHEAD)]);
+      const base = this.answered;
+      try {
+        const edits = changes.map((one) => ({ ...one, revision: revisionOf(base, one.document) }));
+        const answer = await unwrap(
+          client.POST('/api/brands/{brand_id}/changes', { ...this.path, headers: this.held, body: { label, edits } }),
+        );
+        this.pending = this.pending.filter((one) => one !== changes);
+        this.writes -= 1;
+        if (restyles && this.ahead) {
+          this.ahead.writes -= 1;
+          if (!this.ahead.writes) this.ahead = null;
+        }
+        const next = laid(base, answer);
+        if (!this.ahead && move === this.moves) {
+          this.styled = null;
+          this.restyle(next.system);
+          await this.ports.painted();
+        }
+        this.answered = next;
+        this.ports.keep(next);
+        if (move === this.moves) this.stopDraft();
+        this.set({});
+        return true;
+      } catch (problem) {
+        this.writes -= 1;
+        this.ahead = null;
+        this.pending = this.pending.filter((one) => one !== changes);
+        this.stopDraft();
+        if (problem instanceof Problem && problem.code === 'stale') this.set({ stale: { problem, label, changes } });
+        else this.report(problem);
+        return false;
+      }
+    });
+  };
+
+  /** Somebody was faster: shows what is there now, and makes one's own change again if that is wanted. */
+  settle = async (keepOwn: boolean): Promise<void> => {
+    const stale = this.shown.stale;
+    try {
+      this.loaded(await this.ports.load());
+    } catch (problem) {
+      this.report(problem);
+    }
+    this.set({ stale: null });
+    if (keepOwn && stale) await this.change(stale.label, stale.changes);
+  };
+
+  undo = () => this.replay('undo');
+  redo = () => this.replay('redo');
+
+  answer = (goOn: boolean) => {
+    const asked = this.shown.asked;
+    this.set({ asked: null });
+    if (goOn && asked) void this.replay(asked.way, true);
+  };
+
+  /** Undo or redo of one's own next change. Where somebody has changed the same place since, it is asked first. */
+  private replay(way: 'undo' | 'redo', anyway = false): Promise<void> {
+    return this.afterChanges(async () => {
+      this.set({ error: null, notice: null, asked: null });
+      const base = this.answered;
+      const step = base.history[way];
+      if (!step) return;
+      const body = { entry: step.entry, anyway };
+      try {
+        const answer = await unwrap(
+          client.POST(`/api/brands/{brand_id}/${way}`, { ...this.path, headers: this.held, body }),
+        );
+        this.take(base, answer);
+        this.endDraft();
+      } catch (problem) {
+        if (problem instanceof Problem && problem.code === 'changed-since' && problem.body['possible'])
+          this.set({ asked: { way, text: problem.message } });
+        else this.report(problem);
+      }
+    });
+  }
+
+  // Drafts
+
+  /** While a drag goes on the pages follow every move; what else is told of it follows when it is calm. At most one
+   *  question is out, and the newest choices are asked next. */
+  draft = (choices: Choices): void => {
+    this.moves += 1;
+    this.moved = performance.now();
+    this.wanted = choices;
+    this.draftChoices = choices;
+    this.styleOf(choices);
+    this.set({});
+    if (!this.asking) void this.askOfDraft();
+  };
+
+  private async askOfDraft(): Promise<void> {
+    this.asking = true;
+    let asked: Choices | null = null;
+    while (this.wanted && this.wanted !== asked) {
+      while (performance.now() - this.moved < RESTS) await soon(20);
+      asked = this.wanted as Choices | null; // which may have ended meanwhile
+      if (!asked) break;
+      try {
+        const answer = await unwrap(
+          client.POST('/api/brands/{brand_id}/draft', { ...this.path, body: { choices: asked } }),
+        );
+        await this.ports.painted();
+        if (!this.wanted) break;
+        this.draftSystem = answer;
+        this.set({});
+      } catch (problem) {
+        this.report(problem);
+        break;
+      }
+    }
+    this.asking = false;
+  }
+
+  endDraft = (): void => {
+    this.stopDraft();
+    this.set({});
+  };
+
+  private stopDraft(): void {
+    this.wanted = null;
+    if (!this.ahead) {
+      this.styled = null;
+      this.restyle(this.answered.system);
+    }
+    this.draftChoices = this.ahead?.choices ?? null;
+    this.draftSystem = null;
+  }
+
+  /** The tokens of choices ahead of everything else that is told of them: at most one question is out, and the newest
+   *  choices are asked next. What cannot be styled is told by the question that follows. */
+  private styleOf(choices: Choices): void {
+    this.styled = choices;
+    if (!this.styling) this.styledOn = this.askOfStyle().then(this.ports.painted);
+  }
+
+  private async askOfStyle(): Promise<void> {
+    this.styling = true;
+    let asked: Choices | null = null;
+    while (this.styled && this.styled !== asked) {
+      asked = this.styled;
+      const answer = await unwrap(
+        client.POST('/api/brands/{brand_id}/style', { ...this.path, body: { choices: asked } }),
+      ).catch(() => null);
+      if (answer && this.styled) this.restyle(answer);
+      else if (this.styled === asked) this.styled = null; // what the draft brings is shown instead
+    }
+    this.styling = false;
+  }
+
+  // What is looked at, and what is said
+
+  revision = (document: string): number => revisionOf(this.answered, document);
+  light = (lit: Lit): void => this.set({ lit });
+  setLook = (look: Look): void => {
+    this.wish = look;
+    this.set({});
+  };
+  measured = (page: string, width: number, areas: Areas): void => {
+    const own = this.shown.areas[page];
+    if (own && (own.width > width || JSON.stringify(own.areas) === JSON.stringify(areas))) return;
+    this.set({ areas: { ...this.shown.areas, [page]: { width, areas } } });
+  };
+  report = (problem: unknown): void => {
+    if (problem instanceof Problem && problem.status === 401) this.ports.signedOut();
+    this.set({ error: problem instanceof Error ? problem.message : null });
+  };
+  say = (text: string, undo = true): void => this.set({ notice: { text, undo } });
+  close = (): void => this.set({ error: null, notice: null });
+}
+
+function tokensOf(system: Resolved, second: boolean): (path: string) => Token | undefined {
+  const tokens = new Map([...system.tokens, ...(second ? system.dark : [])].map((token) => [token.path, token]));
+  return (path) => tokens.get(path);
+}
+
+function sameParts(one: Workbench, other: Workbench): boolean {
+  const keys = Object.keys(other) as (keyof Workbench)[];
+  return keys.length === Object.keys(one).length && keys.every((key) => one[key] === other[key]);
+}
