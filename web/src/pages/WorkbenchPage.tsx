@@ -1,5 +1,5 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { useWorkbench } from '../api/queries';
 import { client, Problem, unwrap, type Workbench } from '../api/client';
@@ -50,6 +50,15 @@ function OpenWorkbench({ brand }: { brand: Workbench }) {
   useUndoKeys(store.undo, store.redo);
   return (
     <BenchContext.Provider value={store}>
+      <Room stage={stage} />
+    </BenchContext.Provider>
+  );
+}
+
+/** Everything of the workbench. An answer that is kept draws nothing of it: its parts follow the store. */
+const Room = memo(function Room({ stage }: { stage: string }) {
+  return (
+    <>
       <Fonts />
       <div className="bench">
         <Ticket stage={stage} />
@@ -59,9 +68,9 @@ function OpenWorkbench({ brand }: { brand: Workbench }) {
         <StaleDialog />
         <ChangedSince />
       </div>
-    </BenchContext.Provider>
+    </>
   );
-}
+});
 
 function Stage({ stage }: { stage: string }) {
   const { brand } = useShown('brand');
