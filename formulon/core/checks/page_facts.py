@@ -41,6 +41,7 @@ class TextRun:
     policy: Policy = AA  # what the site is held to
     styles: frozenset[str] = frozenset()  # emphasis in it: "em", "strong"
     on_picture: bool = False  # stands on a picture, over an overlay in the ground's colour
+    free: bool = False  # stands in a free part of its layout at some width: how it fits there cannot be told without a browser
     scale: float = 1.0  # of the step's size, below 1 where the longest word would not fit otherwise; see site/setting.py
 
     @property

@@ -252,10 +252,10 @@ class Prediction:
             fits[width] = fit(
                 step.family, step.weight, drawn, size, room - indent * size, step.tracking, self.language, headline
             )
-        unwritten = marked != value
+        unwritten, free = marked != value, len(fits) < len(self.widths)
         for run in self.runs(place, shown, tag_of(section, place.slot), name, ground, slot.ink, fits, sizes):
-            if unwritten or styles or scale < 1:
-                run = replace(run, placeholder=unwritten, styles=styles, scale=scale)
+            if unwritten or styles or free or scale < 1:
+                run = replace(run, placeholder=unwritten, styles=styles, free=free, scale=scale)
             yield run
 
     def runs(

@@ -47,7 +47,7 @@ from formulon.core.type.library import SHIPPED
 from formulon.studio.api import library_shapes, shapes, source_shapes
 from formulon.studio.api.problems import problem
 from formulon.studio.models import Brand, Entry, Intake, Release, SourceFile
-from formulon.studio.services import history, sources
+from formulon.studio.services import entries, sources
 from formulon.studio.services.sites import blob_of, bodies_of, identity_of, library_of, preview_key, site_in
 from formulon.studio.services.workbench import differing, resolved, summary_of
 
@@ -67,7 +67,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     bodies, revisions = bodies_of(brand)
     site = site_in(brand, bodies)
     summary = summary_of(bodies, site, blob_of(brand))
-    back, forth = history.steps(brand, _person(request))
+    back, forth = entries.steps(brand, _person(request))
     # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
     releases = list(brand.releases.select_related("author").defer("snapshot"))
     newest = brand.releases.values_list("snapshot", flat=True).first()
@@ -112,7 +112,7 @@ def step_of(entry: Entry | None) -> shapes.HistoryStep | None:
 
 def history_entry(entry: Entry, holds: bool) -> shapes.HistoryEntry:
     return shapes.HistoryEntry(
-        entry=entry.pk, label=entry.label, author=history.name_of(entry.author), at=entry.created,
+        entry=entry.pk, label=entry.label, author=entries.name_of(entry.author), at=entry.created,
         step=entry.kind, holds=holds, name=entry.name,
     )  # fmt: skip
 
@@ -121,7 +121,7 @@ def unopened(request: HttpRequest, brand: Brand, error: Exception) -> HttpRespon
     """Why a brand cannot be drawn, and the newest change, which can be taken back all the same."""
     why = explain(error) if isinstance(error, ValidationError) else str(error) if isinstance(error, FormulonError) else ""
     why = why or type(error).__name__
-    undo = step_of(history.steps(brand, _person(request))[0])
+    undo = step_of(entries.steps(brand, _person(request))[0])
     told = f"This brand cannot be drawn as it is: {why}" + ("." if not why.endswith(".") else "")
     return problem(409, "unopenable", told, undo=undo.model_dump() if undo else None)
 
@@ -155,7 +155,7 @@ def release_card(release: Release, live: bool) -> shapes.ReleaseCard:
     return shapes.ReleaseCard(
         number=release.number,
         created=release.created,
-        author=history.name_of(release.author),
+        author=entries.name_of(release.author),
         files=len(release.files),
         passed=release.counts.get("pass", 0),
         live=live,

@@ -23,7 +23,7 @@ from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Membership, Workspace
-from formulon.studio.services import brands, history, preflight, releases, sites, uploads
+from formulon.studio.services import brands, entries, history, preflight, releases, sites, uploads
 
 FONTS = "/static/fonts/"
 
@@ -102,7 +102,7 @@ class HistoryView(View):
     @extend_schema(responses=shapes.HistoryList)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
         """The newest hundred entries, the newest first."""
-        found = history.listed(brand_of(request, brand_id))
+        found = entries.listed(brand_of(request, brand_id))
         return answer(shapes.HistoryList(entries=[answers.history_entry(entry, holds) for entry, holds in found]))
 
 
@@ -112,7 +112,7 @@ class PointView(View):
         """Names a point of the history."""
         brand, wanted = brand_of(request, brand_id, write=True), shapes.PointRequest.model_validate(request.data)
         named = history.name_point(brand, entry_id, wanted.name)
-        holds = next((holds for entry, holds in history.listed(brand, named.number + 1, 1)), True)
+        holds = next((holds for entry, holds in entries.listed(brand, named.number + 1, 1)), True)
         return answer(answers.history_entry(named, holds))
 
 

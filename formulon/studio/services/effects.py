@@ -9,7 +9,7 @@ from formulon.core.site.changes import patched
 from formulon.core.site.documents import CHOICES
 from formulon.core.system.documents.choices import Choices
 from formulon.studio.models import Brand
-from formulon.studio.services import history, sites
+from formulon.studio.services import entries, sites
 
 AREA_WIDTH = 1280
 
@@ -27,7 +27,7 @@ def of_patch(brand: Brand, patch: list[dict[str, Any]], revision: int | None = N
 def of_last(brand: Brand) -> tuple[str, Effect] | None:
     """The newest entry's label and what it reached; None before the first."""
     bodies, _ = sites.bodies_of(brand)
-    found = history.before_last(brand, bodies)
+    found = entries.before_last(brand, bodies)
     if found is None:
         return None
     label, before = found

@@ -8,7 +8,6 @@ import jsonpatch
 import jsonpointer
 from django.contrib.auth.models import User
 from django.db import transaction
-from django.db.models import F, OuterRef, Q, Subquery
 
 from formulon.core.errors import ChangeError
 from formulon.core.identity.decide import broken_lock
@@ -29,6 +28,7 @@ from formulon.core.site.site import FRAME
 from formulon.core.type.alike import defaults
 from formulon.studio.errors import ChangedSince, NothingToUndo, NotYours, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry
+from formulon.studio.services.entries import PLAN, in_effect_since, name_of, steps
 from formulon.studio.services.keeping import refuse_unopenable
 from formulon.studio.services.places import meeting, places
 from formulon.studio.services.reading import read_mark
@@ -36,7 +36,6 @@ from formulon.studio.services.sites import assets_of, bodies_of, library_of
 
 Body = dict[str, Any]
 # The name under which an entry keeps what was planned last; no document has it.
-_PLAN = "(plan)"
 
 
 @dataclass(frozen=True, slots=True)
@@ -169,11 +168,6 @@ def name_point(brand: Brand, entry_id: int, name: str) -> Entry:
     return entry
 
 
-def name_of(person: User | None) -> str:
-    """What a person is called; empty where an entry has no author."""
-    return (person.get_full_name() or person.get_username()) if person else ""
-
-
 def _refuse_another(brand: Brand, entry: Entry, entry_id: int, person: User | None, done: str) -> None:
     """Refuses a step of another entry than the person's own newest."""
     if entry.pk == entry_id:
@@ -193,7 +187,7 @@ def _step(brand: Brand, person: User | None, change: Entry, kind: Entry.Kind, wa
     after, base = dict(before), brand.planned
     for part in change.edits:
         name = part["document"]
-        if name == _PLAN:
+        if name == PLAN:
             base = _plan_after(base, part[way])
         elif "created" in part or "removed" in part:
             if ("created" in part) == (way == "forward"):
@@ -221,8 +215,8 @@ def _refuse_changed_since(brand: Brand, person: User | None, change: Entry, anyw
     mine, met = places(change.edits), []
     possible = True
     newest = change.steps.order_by("-number").first() or change
-    for entry in _in_effect_since(brand, newest, {change.author_id, person.pk if person else None}):
-        pairs = [(a, b) for a, b in meeting(mine, places(entry.edits)) if a.document != _PLAN]
+    for entry in in_effect_since(brand, newest, {change.author_id, person.pk if person else None}):
+        pairs = [(a, b) for a, b in meeting(mine, places(entry.edits)) if a.document != PLAN]
         if pairs:
             met.append(entry)
             possible = possible and not any(a.whole or b.whole for a, b in pairs)
@@ -238,62 +232,6 @@ def _refuse_changed_since(brand: Brand, person: User | None, change: Entry, anyw
     raise ChangedSince(
         f"{who} has changed the same place since “{change.label}”: “{met[-1].label}”. {how}", changed=told, possible=possible
     )
-
-
-def _in_effect_since(brand: Brand, point: Entry, own: set[int | None]) -> list[Entry]:
-    """The entries of other people after a point that still hold. What was changed and taken back since cancels out."""
-    later = list(brand.entries.select_related("author", "of").filter(number__gt=point.number).order_by("number"))
-    last = {entry.of_id: entry for entry in later if entry.of_id}
-    made = []
-    for entry in later:
-        if entry.author_id in own:
-            continue
-        root = entry.of or entry
-        if root.number > point.number and (entry.of_id or (root.pk in last and last[root.pk].kind == Entry.Kind.UNDO)):
-            continue
-        made.append(entry)
-    return made
-
-
-def listed(brand: Brand, before: int | None = None, most: int = 100) -> list[tuple[Entry, bool]]:
-    """The newest entries, or those before a number, each with whether it holds."""
-    newest = Entry.objects.filter(of=OuterRef("pk")).order_by("-number").values("kind")[:1]
-    found = brand.entries.select_related("author").defer("edits").annotate(last=Subquery(newest)).order_by("-number")
-    found = found.filter(number__lt=before) if before else found
-    return [(entry, entry.last != Entry.Kind.UNDO) for entry in found[:most]]
-
-
-def before_last(brand: Brand, bodies: dict[str, Body]) -> tuple[str, dict[str, Body]] | None:
-    """The label of the newest entry, and the bodies as they were before it; None where there is no entry."""
-    entry = brand.entries.order_by("-number").first()
-    if entry is None:
-        return None
-    before = dict(bodies)
-    for part in entry.edits:
-        name = part["document"]
-        if name == _PLAN:
-            continue
-        if "created" in part:
-            before.pop(name, None)
-        elif "removed" in part:
-            before[name] = part["removed"]
-        else:
-            before[name] = patched(name, bodies[name], part["backward"])
-    return entry.label, before
-
-
-def steps(brand: Brand, person: User | None) -> tuple[Entry | None, Entry | None]:
-    """The changes that undo and redo would take for a person next: the newest of their own that holds; and what they have taken
-    back last, unless they have made another change since."""
-    own = brand.entries.select_related("author").filter(Q(author=person) | Q(author=None))
-    newest = Entry.objects.filter(of=OuterRef("pk")).order_by("-number").values("kind")[:1]
-    changes = own.filter(kind=Entry.Kind.CHANGE).annotate(last=Subquery(newest)).order_by("-number")
-    back = changes.filter(Q(last=None) | Q(last=Entry.Kind.REDO)).first()
-    made = changes.first()
-    twin = Entry.objects.filter(of=OuterRef("of")).order_by("-number").values("pk")[:1]
-    taken = own.filter(kind=Entry.Kind.UNDO, number__gt=made.number if made else 0)
-    forth = taken.annotate(last=Subquery(twin)).filter(last=F("pk")).select_related("of__author").order_by("-number").first()
-    return back, forth.of if forth else None
 
 
 def _planned(brand: Brand, bodies: dict[str, Body]) -> dict[str, Body]:
@@ -384,7 +322,7 @@ def _record(
         # What was planned last goes back and forth with the entry, so that undo knows again what was edited since.
         edits.append(
             {
-                "document": _PLAN,
+                "document": PLAN,
                 "revision": 0,
                 "forward": jsonpatch.make_patch(brand.planned, base).patch,
                 "backward": jsonpatch.make_patch(base, brand.planned).patch,
@@ -392,7 +330,7 @@ def _record(
         )
         brand.planned = base
         brand.save(update_fields=["planned"])
-    if not [edit for edit in edits if edit["document"] != _PLAN]:
+    if not [edit for edit in edits if edit["document"] != PLAN]:
         return None
     return _append(brand, author, label, edits, kind, of)
 

@@ -18,6 +18,7 @@ from formulon.core.system.documents.identity import Identity
 from formulon.core.system.policy import AAA, Policy
 from formulon.core.system.resolve import resolve
 from formulon.core.type.fit import Fit
+from formulon.core.type.library import SHIPPED
 
 PLACE = Place("home", "hero", "heading")
 RUN = TextRun(
@@ -279,7 +280,7 @@ def test_words_left_alone_are_kept_together(site: Site) -> None:
 
 def test_a_missing_glyph_stops() -> None:
     assert codes("type/missing-glyphs", RUN) == []
-    outcome, (verdict,) = of("type/missing-glyphs").verdicts(replace(RUN, unknown_glyphs="Ж", family="figtree"))
+    outcome, (verdict,) = of("type/missing-glyphs").verdicts(replace(RUN, unknown_glyphs="Ж", family=SHIPPED["figtree"]))
     assert (outcome, verdict.code, verdict.values["family"]) == ("fail", "lacks", "Figtree")
     assert of("type/missing-glyphs").severity == "stop"
 
@@ -347,3 +348,18 @@ def test_a_clash_is_mended_by_the_treatment_of_all_photographs(site: Site) -> No
     assert found and len(found[0].fixes) == 2
     after = apply(changed, [Change.model_validate(change) for change in found[0].fixes[0].changes])
     assert not [one for one in check_site(after).findings if one.rule == "pictures/palette"]
+
+
+@pytest.mark.parametrize("rule", ["type/word-fits", "type/measure", "type/orphan"])
+def test_what_stands_in_a_free_part_cannot_be_told(rule: str) -> None:
+    run = replace(RUN, fits={}, free=True, tag="h2", step="body")
+    assert of(rule).verdicts(run)[0] == "cannot-tell" and codes(rule, run) == ["box-unknown"]
+    assert of(rule).verdicts(replace(run, free=False))[0] == "does-not-apply"
+
+
+@pytest.mark.parametrize(
+    ("rule", "code"), [("type/word-fits", "too-wide"), ("type/measure", "too-long"), ("type/orphan", "alone")]
+)
+def test_what_fails_where_it_can_be_told_is_said_before_what_cannot(rule: str, code: str) -> None:
+    run = replace(RUN, fits={360: Fit(4, 120.0, 400.0, 300.0, "on")}, free=True, tag="h2", step="body")
+    assert of(rule).verdicts(run)[0] == "fail" and codes(rule, run) == [code]

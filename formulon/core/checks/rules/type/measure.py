@@ -12,7 +12,7 @@ RUNNING = ("intro", "body", "fine")
 
 
 def measure(run: TextRun) -> float:
-    return max(one.characters for one in run.fits.values() if one.lines > 1)
+    return max((one.characters for one in run.fits.values() if one.lines > 1), default=0.0)
 
 
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
@@ -26,10 +26,13 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     standard=Ref("Bringhurst, The Elements of Typographic Style", "45 to 75 characters"),
     severity="note",
     looks_at=TextRun,
-    applies_if=lambda run: run.step in RUNNING and any(one.lines > 2 for one in run.fits.values()),
+    applies_if=lambda run: run.step in RUNNING and (run.free or any(one.lines > 2 for one in run.fits.values())),
     options={"most": 85.0},
     rationale="In long lines the eye loses its way back to the next one. 45 to 75 characters are comfortable.",
-    messages={"too-long": "The lines have {measured} characters; {required} is the most, and up to 75 are comfortable."},
+    messages={
+        "too-long": "The lines have {measured} characters; {required} is the most, and up to 75 are comfortable.",
+        "box-unknown": "The text stands in a free part of its layout, so how long its lines are cannot be told without a browser.",
+    },
     mend=mend,
     measure=measure,
     bound="most",
@@ -39,3 +42,5 @@ def line_measure(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict
         if one.lines > 2 and one.characters > options["most"]:
             yield Verdict("too-long", one.characters, options["most"], "characters", width)
             return
+    if run.free:
+        yield Verdict("box-unknown", outcome="cannot-tell")

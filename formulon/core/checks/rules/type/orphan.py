@@ -27,10 +27,13 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     standard=COMMON_PRACTICE,
     severity="note",
     looks_at=TextRun,
-    applies_if=lambda run: run.tag in ("h1", "h2", "h3") and bool(run.fits) and not run.placeholder,
+    applies_if=lambda run: run.tag in ("h1", "h2", "h3") and (bool(run.fits) or run.free) and not run.placeholder,
     options={"longest": 7},
     rationale="A short word alone on the last line of a headline looks like a mistake.",
-    messages={"alone": "“{word}” stands alone on the last line."},
+    messages={
+        "alone": "“{word}” stands alone on the last line.",
+        "box-unknown": "The headline stands in a free part of its layout, so its last line cannot be told without a browser.",
+    },
     mend=mend,
 )
 def orphan(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
@@ -38,3 +41,5 @@ def orphan(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
         if one.orphan and len(one.orphan.strip(".,!?…")) <= options["longest"]:
             yield Verdict("alone", width=width, values={"word": one.orphan})
             return
+    if run.free:
+        yield Verdict("box-unknown", outcome="cannot-tell")

@@ -33,12 +33,13 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     standard=COMMON_PRACTICE,
     severity="stop",
     looks_at=TextRun,
-    applies_if=lambda run: bool(run.fits) and not run.placeholder and run.text.strip() != "",
+    applies_if=lambda run: (bool(run.fits) or run.free) and not run.placeholder and run.text.strip() != "",
     options={"smallest": 14.0},
     rationale="A word that is wider than its box is broken in the middle, where no hyphen stands.",
     messages={
         "too-wide": "The longest word takes {measured} px; its box has {required} px.",
         "glyphs-unknown": "The typeface lacks “{glyphs}”, so it cannot be told how wide this word is.",
+        "box-unknown": "The text stands in a free part of its layout, so whether its words fit cannot be told without a browser.",
     },
     mend=mend,
     measure=measure,
@@ -52,3 +53,5 @@ def word_fits(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdict]:
         if one.widest > one.box + _HALF:
             yield Verdict("too-wide", one.widest, math.floor(one.box * 10) / 10, "px", width)
             return
+    if run.free:
+        yield Verdict("box-unknown", outcome="cannot-tell")

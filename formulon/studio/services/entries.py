@@ -1,0 +1,73 @@
+"""Reading the history: its entries, what holds, and what undo and redo would take next."""
+
+from typing import Any
+
+from django.contrib.auth.models import User
+from django.db.models import F, OuterRef, Q, Subquery
+
+from formulon.core.site.changes import patched
+from formulon.studio.models import Brand, Entry
+
+Body = dict[str, Any]
+PLAN = "(plan)"
+
+
+def name_of(person: User | None) -> str:
+    """What a person is called; empty where an entry has no author."""
+    return (person.get_full_name() or person.get_username()) if person else ""
+
+
+def in_effect_since(brand: Brand, point: Entry, own: set[int | None]) -> list[Entry]:
+    """The entries of other people after a point that still hold. What was changed and taken back since cancels out."""
+    later = list(brand.entries.select_related("author", "of").filter(number__gt=point.number).order_by("number"))
+    last = {entry.of_id: entry for entry in later if entry.of_id}
+    made = []
+    for entry in later:
+        if entry.author_id in own:
+            continue
+        root = entry.of or entry
+        if root.number > point.number and (entry.of_id or (root.pk in last and last[root.pk].kind == Entry.Kind.UNDO)):
+            continue
+        made.append(entry)
+    return made
+
+
+def listed(brand: Brand, before: int | None = None, most: int = 100) -> list[tuple[Entry, bool]]:
+    """The newest entries, or those before a number, each with whether it holds."""
+    newest = Entry.objects.filter(of=OuterRef("pk")).order_by("-number").values("kind")[:1]
+    found = brand.entries.select_related("author").defer("edits").annotate(last=Subquery(newest)).order_by("-number")
+    found = found.filter(number__lt=before) if before else found
+    return [(entry, entry.last != Entry.Kind.UNDO) for entry in found[:most]]
+
+
+def before_last(brand: Brand, bodies: dict[str, Body]) -> tuple[str, dict[str, Body]] | None:
+    """The label of the newest entry, and the bodies as they were before it; None where there is no entry."""
+    entry = brand.entries.order_by("-number").first()
+    if entry is None:
+        return None
+    before = dict(bodies)
+    for part in entry.edits:
+        name = part["document"]
+        if name == PLAN:
+            continue
+        if "created" in part:
+            before.pop(name, None)
+        elif "removed" in part:
+            before[name] = part["removed"]
+        else:
+            before[name] = patched(name, bodies[name], part["backward"])
+    return entry.label, before
+
+
+def steps(brand: Brand, person: User | None) -> tuple[Entry | None, Entry | None]:
+    """The changes that undo and redo would take for a person next: the newest of their own that holds; and what they have taken
+    back last, unless they have made another change since."""
+    own = brand.entries.select_related("author").filter(Q(author=person) | Q(author=None))
+    newest = Entry.objects.filter(of=OuterRef("pk")).order_by("-number").values("kind")[:1]
+    changes = own.filter(kind=Entry.Kind.CHANGE).annotate(last=Subquery(newest)).order_by("-number")
+    back = changes.filter(Q(last=None) | Q(last=Entry.Kind.REDO)).first()
+    made = changes.first()
+    twin = Entry.objects.filter(of=OuterRef("of")).order_by("-number").values("pk")[:1]
+    taken = own.filter(kind=Entry.Kind.UNDO, number__gt=made.number if made else 0)
+    forth = taken.annotate(last=Subquery(twin)).filter(last=F("pk")).select_related("of__author").order_by("-number").first()
+    return back, forth.of if forth else None
