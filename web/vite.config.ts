@@ -6,5 +6,5 @@ export default defineConfig({
   plugins: [react()],
   css: { preprocessorOptions: { scss: { quietDeps: true } } },
   build: { sourcemap: false, assetsInlineLimit: 0 },
-  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], globals: false, css: false },
+  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], globals: false, css: true },
 });

@@ -9,6 +9,7 @@ from django.db.migrations.executor import MigrationExecutor
 
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.studio.models import Brand
+from formulon.studio.services.entries import steps
 
 names = import_module("formulon.studio.migrations.0005_layout_names")
 BEFORE, AFTER = [("studio", "0004_kept_sizes")], [("studio", "0005_layout_names")]

@@ -15,6 +15,8 @@ const FAMILIES: Record<string, string> = {
   content: 'Content',
   links: 'Links',
   type: 'Type',
+  structure: 'Structure',
+  layout: 'Layout',
   publishing: 'Publishing',
 };
 
