@@ -1,6 +1,5 @@
-import { Editable } from '../../../parts/Editable';
-import { AddButton } from './AddButton';
 import type { EditorProps } from './editor';
+import { LinesEditor } from './LinesEditor';
 
 type Table = { head: string[]; rows: string[][] };
 
@@ -17,18 +16,7 @@ export function tableOf(lines: string): Table {
 }
 
 export function TableEditor(props: EditorProps) {
-  const { path, label, value, put, disabled } = props;
-  if (!value) return <AddButton {...props} />;
-  return (
-    <div className="slot slot-long">
-      <Editable
-        label={label}
-        multiline
-        disabled={disabled}
-        value={linesOf(value as Table)}
-        onSave={(text) => put(path, text ? tableOf(text) : null, text ? `${label} written` : `${label} taken out`)}
-      />
-      <small>One row a line, cells parted by “|”, the headings first.</small>
-    </div>
-  );
+  const written = props.value ? linesOf(props.value as Table) : '';
+  const hint = 'One row a line, cells parted by “|”, the headings first.';
+  return <LinesEditor {...props} written={written} read={tableOf} hint={hint} />;
 }
