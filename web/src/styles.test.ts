@@ -45,4 +45,14 @@ describe('the styles of the interface', () => {
     });
     expect(literal).toEqual([]);
   });
+
+  it('take spaces from tokens, but for hairlines', () => {
+    const literal = partials.flatMap(([file, text]) =>
+      Array.from(text.matchAll(/(?:padding|margin|gap)(?:-[\w-]+)?: ([^;{}]+);/g), ([, value = '']) => value)
+        .flatMap((value) => value.match(/(?<![\w.])[\d.]+px/g) ?? [])
+        .filter((value) => value !== '1px')
+        .map((value) => `${file}: ${value}`),
+    );
+    expect(literal).toEqual([]);
+  });
 });

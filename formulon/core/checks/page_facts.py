@@ -11,7 +11,7 @@ LARGE_PX, LARGE_BOLD_PX, BOLD = 24.0, 56 / 3, 700  # WCAG 2.2, "large scale": 18
 
 
 @dataclass(frozen=True, slots=True)
-class Place:
+class PagePlace:
     """Where a fact is: page, section and slot. Header and footer are sections of every page."""
 
     page: str
@@ -23,7 +23,7 @@ class Place:
 class TextRun:
     """A text as drawn. Sizes in px and fits are by viewport width; fits are empty where they are not predicted."""
 
-    place: Place
+    place: PagePlace
     text: str
     tag: str
     step: str
@@ -66,7 +66,7 @@ class OnPicture:
 class TextsOnPicture:
     """The texts of a section that stand on its picture, in every scheme, over an overlay of an opacity and a shape."""
 
-    place: Place  # of the picture
+    place: PagePlace  # of the picture
     opacity: float
     shape: str
     texts: tuple[OnPicture, ...]
@@ -76,7 +76,7 @@ class TextsOnPicture:
 class Target:
     """Something to press: width and height in px by viewport width, and the gap to its like."""
 
-    place: Place
+    place: PagePlace
     label: str
     kind: str  # "button", "link" or "mark"
     sizes: dict[int, tuple[float, float]]
@@ -88,7 +88,7 @@ class Target:
 class PictureFact:
     """A picture: its text alternative, whether it only decorates, and whether its source exists."""
 
-    place: Place
+    place: PagePlace
     source: str
     alt: str
     decorative: bool
@@ -102,7 +102,7 @@ class PictureFact:
 class Destination:
     """Where a button or link leads, and whether that is somewhere."""
 
-    place: Place
+    place: PagePlace
     label: str
     to: str
     alive: bool
@@ -113,7 +113,7 @@ class Destination:
 class Words:
     """The raw text of one slot."""
 
-    place: Place
+    place: PagePlace
     label: str
     text: str
 
@@ -122,7 +122,7 @@ class Words:
 class PageHead:
     """What search engines read of a page."""
 
-    place: Place
+    place: PagePlace
     name: str
     title: str
     description: str
@@ -134,7 +134,7 @@ class PageHead:
 class SectionHead:
     """A section: its kind, its layout and its ground; `frame` where it stands on every page."""
 
-    place: Place
+    place: PagePlace
     kind: str
     layout: str
     ground: str

@@ -9,8 +9,8 @@ from formulon.core.checks.page_facts import (
     Fact,
     OnPicture,
     PageHead,
+    PagePlace,
     PictureFact,
-    Place,
     SectionHead,
     Target,
     TextRun,
@@ -79,7 +79,7 @@ class Prediction:
 
     def page(self, page: Page) -> Iterator[Fact]:
         yield PageHead(
-            Place(page.id, "", ""), page.name, page.title, page.description, self.language, page.id == self.site.drawn[0].id
+            PagePlace(page.id, "", ""), page.name, page.title, page.description, self.language, page.id == self.site.drawn[0].id
         )
         yield from self.header(page)
         for section in page.sections:
@@ -106,7 +106,7 @@ class Prediction:
             step = self.system.steps["h3"]
             wide = text_width(step.family, step.weight, self.site.identity.name, step.small, step.tracking)
             sizes = dict.fromkeys(self.widths, (max(_HOME, wide), _HOME))
-        place = Place(page.id, section.id, "mark")
+        place = PagePlace(page.id, section.id, "mark")
         yield Target(place, self.site.identity.name, "mark", sizes, 0, 0)
         yield from self.name(page, section)
         yield from self.section(page, section)
@@ -116,7 +116,7 @@ class Prediction:
         chosen = self.system.mark(section.ground).mark
         mark = next((one for one in self.site.identity.marks if one.id == chosen), None)
         if mark is None or names_beside(self.site, mark):
-            place, name, step = Place(page.id, section.id, "mark"), self.site.identity.name, self.system.steps["h3"]
+            place, name, step = PagePlace(page.id, section.id, "mark"), self.site.identity.name, self.system.steps["h3"]
             scale, put = name_scale(self.site, self.system), hyphenated(name, self.language)
             fits, sizes = {}, {}
             for width, whole in self.sizes["h3"].items():
@@ -137,7 +137,7 @@ class Prediction:
         """The links of navigation and footer, in the body ink at the size of labels."""
         step = self.system.steps["label"]
         for index, name in enumerate(names):
-            place = Place(page.id, section.id, f"{where}/{index}")
+            place = PagePlace(page.id, section.id, f"{where}/{index}")
             put = cased(hyphenated(name, self.language), step.case, self.language)
             fits = {}
             for width, size in self.sizes["label"].items():
@@ -160,7 +160,7 @@ class Prediction:
         return self.links_known[key]
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
-        place = Place(page.id, section.id, "")
+        place = PagePlace(page.id, section.id, "")
         yield SectionHead(place, section.kind, section.layout, section.ground, section.kind in FRAME)
         layout = section.catalogue.layouts[section.layout]
         standing, cards = list[TextRun](), on_card(section, self.site.choices)
@@ -169,7 +169,7 @@ class Prediction:
             if own not in layout.drawn:
                 continue  # kept for another layout
             ground = card_ground(section.ground) if own in cards else section.ground
-            place = Place(page.id, section.id, path)
+            place = PagePlace(page.id, section.id, path)
             on_picture = slot.of.set_in_type and own in layout.on_picture and self.has_picture(section)
             for fact in slot.of.facts(self, place, section, slot, value, ground):
                 if on_picture and isinstance(fact, TextRun):
@@ -203,7 +203,7 @@ class Prediction:
                     required = self.policy.large if is_large(run, width) else self.policy.text
                     demands[width] = Demand(what, paints[run.scheme], under, ink, required, ways[run.scheme])
             texts.append(OnPicture(run, demands))
-        place = Place(page.id, section.id, "picture")
+        place = PagePlace(page.id, section.id, "picture")
         return TextsOnPicture(place, picture.overlay.opacity, picture.overlay.shape, tuple(texts))
 
     def treatment(self, scheme: Scheme) -> Treatment:
@@ -215,15 +215,15 @@ class Prediction:
         """The colours in which drawings are drawn in a scheme."""
         return tuple(from_hex(self.system.css(f"picture/{number}", scheme)) for number in range(1, 6))
 
-    def words(self, place: Place, label: str, text: str) -> Words:
+    def words(self, place: PagePlace, label: str, text: str) -> Words:
         """The raw text of a slot."""
         return Words(place, label, text)
 
-    def loose(self, place: Place, text: str, step: str, ground: str, ink: str) -> Iterator[TextRun]:
+    def loose(self, place: PagePlace, text: str, step: str, ground: str, ink: str) -> Iterator[TextRun]:
         """A text whose box cannot be told without a browser."""
         yield from self.runs(place, PLACEHOLDER.sub(r"[\1]", text), "td", step, ground, ink)
 
-    def link(self, place: Place, slot: Slot, label: str, to: str, ground: str) -> Iterator[Fact]:
+    def link(self, place: PagePlace, slot: Slot, label: str, to: str, ground: str) -> Iterator[Fact]:
         """A link within a text: in the ink of links, in the step of the text around it."""
         yield from self.runs(place, emphasis.plain(label), "a", slot.step, ground, "link")
         yield Destination(place, label, to, self.alive(to))
@@ -233,7 +233,7 @@ class Prediction:
         return bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)
 
     def text(
-        self, place: Place, section: Section, slot: Slot, value: str, ground: str, indent: float = 0.0
+        self, place: PagePlace, section: Section, slot: Slot, value: str, ground: str, indent: float = 0.0
     ) -> Iterator[TextRun]:
         """A text in its box, which is narrower by an indent in em of its size."""
         name = step_of(section, place.slot)
@@ -260,7 +260,7 @@ class Prediction:
 
     def runs(
         self,
-        place: Place,
+        place: PagePlace,
         text: str,
         tag: str,
         step: str,
@@ -296,7 +296,7 @@ class Prediction:
             self.rooms[key] = box_width(self.system, box, width, size)
         return self.rooms[key]
 
-    def action_size(self, place: Place, section: Section, slot: Slot, label: str, width: int) -> tuple[float, float]:
+    def action_size(self, place: PagePlace, section: Section, slot: Slot, label: str, width: int) -> tuple[float, float]:
         arrow = self.site.choices.buttons.arrow != "none" and slot.variant != "text"
         small = section.kind == "header" and self.site.choices.buttons.small_in_header
         label = hyphenated(label, self.language)
@@ -311,7 +311,7 @@ class Prediction:
             wide = self.room(box, width, 0) or wide
         return wide, high
 
-    def action(self, place: Place, section: Section, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
+    def action(self, place: PagePlace, section: Section, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
         label, to = value["label"], value["to"]
         for state in _STATES:
             yield from self.runs(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
@@ -320,7 +320,7 @@ class Prediction:
         yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
         yield Destination(place, label, to, self.alive(to), slot.variant)
 
-    def picture(self, place: Place, value: dict[str, Any]) -> PictureFact:
+    def picture(self, place: PagePlace, value: dict[str, Any]) -> PictureFact:
         source = value["source"]
         found = not source.startswith("asset:") or self.site.asset(source[6:]) is not None
         asset = self.site.asset(source[6:]) if source.startswith("asset:") else None

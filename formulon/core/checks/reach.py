@@ -10,7 +10,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import cache
 
-from formulon.core.checks.page_facts import Fact, PictureFact, Place, TextRun
+from formulon.core.checks.page_facts import Fact, PagePlace, PictureFact, TextRun
 from formulon.core.site import pictures
 from formulon.core.site.cards import card_count
 from formulon.core.site.catalogue import CATALOGUE, kind_file
@@ -204,7 +204,7 @@ def drawn_shares(facts: Iterable[Fact]) -> dict[str, dict[int, float]]:
     return {source: pictures.shares(source) for source in sorted(sources)}
 
 
-def places_of(found: Reach, paths: Iterable[str]) -> list[Place]:
+def places_of(found: Reach, paths: Iterable[str]) -> list[PagePlace]:
     """The sections that use any of the tokens, each once."""
     seen = dict.fromkeys((use.page, use.section) for path in paths for use in found.get(path, []))
-    return [Place(page, section, "") for page, section in seen]
+    return [PagePlace(page, section, "") for page, section in seen]

@@ -11,7 +11,7 @@ from importlib import import_module
 from pkgutil import walk_packages
 from typing import Any, Literal
 
-from formulon.core.checks.page_facts import Fact, Place
+from formulon.core.checks.page_facts import Fact, PagePlace
 from formulon.core.checks.views import SiteView, View
 from formulon.core.site.changes import Change
 from formulon.core.site.site import Site
@@ -46,7 +46,7 @@ class Verdict:
     width: int | None = None
     values: Mapping[str, Any] = field(default_factory=dict)
     outcome: Literal["fail", "cannot-tell"] = "fail"
-    place: Place | None = None  # where it is, for a rule that looks at more than one place
+    place: PagePlace | None = None  # where it is, for a rule that looks at more than one place
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,7 +13,7 @@ from functools import cached_property
 from typing import Any
 
 from formulon.core.checks.glance import Glance, glance
-from formulon.core.checks.page_facts import Fact, Place, SectionHead, TextRun
+from formulon.core.checks.page_facts import Fact, PagePlace, SectionHead, TextRun
 from formulon.core.checks.predict import Prediction, predict, predict_section
 from formulon.core.checks.profiles import ALL, Profile, profile_of
 from formulon.core.checks.rule import Outcome, Remedy, Rule, Severity, Verdict
@@ -355,7 +355,7 @@ def _report(parts: Iterable[PageChecks], frame: Sequence[str] = ()) -> Report:
 def _finding(one: Rule, fact: Looked, verdict: Verdict) -> Finding:
     required = "" if verdict.required is None else f"{verdict.required:g}"
     values = {**verdict.values, "measured": one.figure(verdict.measured, verdict.unit), "required": required}
-    place: Place = verdict.place or fact.place
+    place: PagePlace = verdict.place or fact.place
     scheme = getattr(fact, "scheme", "") if isinstance(fact, TextRun) else verdict.values.get("scheme", "")
     named = (
         one.id,

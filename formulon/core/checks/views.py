@@ -6,7 +6,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 
-from formulon.core.checks.page_facts import Destination, Fact, PageHead, Place, SectionHead, TextRun
+from formulon.core.checks.page_facts import Destination, Fact, PageHead, PagePlace, SectionHead, TextRun
 
 # What is kept of a page for the rules that look at the whole site.
 KEPT = (PageHead, SectionHead, Destination)
@@ -16,7 +16,7 @@ KEPT = (PageHead, SectionHead, Destination)
 class SectionView:
     """A section of a page with its facts, in the order in which they are read."""
 
-    place: Place
+    place: PagePlace
     head: SectionHead
     facts: tuple[Fact, ...]
 
@@ -35,7 +35,7 @@ class SectionView:
 class PageView:
     """A page with its sections, those of its frame among them."""
 
-    place: Place
+    place: PagePlace
     head: PageHead
     sections: tuple[SectionView, ...]
     frame: frozenset[str]  # ids of header and footer
@@ -63,7 +63,7 @@ class PageView:
 class SiteView:
     """All pages of a site, with what is kept of their facts."""
 
-    place: Place
+    place: PagePlace
     pages: tuple[PageView, ...]
 
 

@@ -14,7 +14,7 @@ NAME_LETTERS = 4
 
 
 @dataclass(frozen=True, slots=True)
-class MarkShape:
+class JudgedMark:
     """`shape` with how sure it is, 0–1; `bounds` are shares of the picture; `lightness` is OKLab's, 0–1."""
 
     shape: Literal["full", "symbol", "wordmark"]
@@ -24,7 +24,7 @@ class MarkShape:
     lightness: float
 
 
-def judge(pixels: Pixels, name: str = "") -> MarkShape:
+def judge(pixels: Pixels, name: str = "") -> JudgedMark:
     """What a drawn mark looks like. Words in the file's name ("symbol", "reversed") count as evidence too."""
     bounds = drawn_bounds(pixels)
     light = lightness(pixels)
@@ -39,7 +39,7 @@ def judge(pixels: Pixels, name: str = "") -> MarkShape:
     meant_for: Literal["any", "light", "dark"] = "dark" if light > 0.72 else "light" if light < 0.6 else "any"
     if any(word in words for word in ("reversed", "negative", "on-dark", "white")):
         meant_for = "dark"
-    return MarkShape(shape, sure, meant_for, bounds, round(light, 3))
+    return JudgedMark(shape, sure, meant_for, bounds, round(light, 3))
 
 
 def _shape(pixels: Pixels, bounds: tuple[float, float, float, float]) -> tuple[Literal["full", "symbol", "wordmark"], float]:

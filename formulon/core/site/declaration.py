@@ -4,7 +4,7 @@ import itertools
 from collections.abc import Iterator, Mapping
 
 from formulon.core.site.kind import Kind, Slot
-from formulon.core.site.layout import CLASSES, COLUMNS, Class, Items, Layout, Place, Region
+from formulon.core.site.layout import CLASSES, COLUMNS, Class, Collection, Layout, Place, Region
 
 _PHONE = (None, (1, 12), (0, 12), (1, 13), (0, 13))  # phones have one column
 _RUNNING = ("body", "intro")
@@ -85,7 +85,7 @@ def _region(region: Region, slots: Mapping[str, Slot], parts: frozenset[str] | s
         yield "On phones a region takes the whole row, to the edges of the viewport or not."
 
 
-def _items(region: Region, items: Items, slot: Slot) -> Iterator[str]:
+def _items(region: Region, items: Collection, slot: Slot) -> Iterator[str]:
     for name, form in items.forms.items():
         if form.keys() != items.usual.keys():
             yield f"The form {name} has other parts than the usual one."

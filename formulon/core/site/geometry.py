@@ -10,7 +10,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import lru_cache
 
-from formulon.core.site.layout import COLUMNS, GRID_FROM, WIDE_FROM, Class, Items, Layout, Place, Region, class_of
+from formulon.core.site.layout import COLUMNS, GRID_FROM, WIDE_FROM, Class, Collection, Layout, Place, Region, class_of
 from formulon.core.site.site import Section
 from formulon.core.system.fluid import between
 from formulon.core.system.system import System
@@ -152,7 +152,7 @@ def _slot(region: Region, slot: str, width: Class, columns: int, start: Length, 
 
 
 def _item(
-    region: Region, items: Items, part: str, index: int, count: int, width: Class, start: Length, room: Length
+    region: Region, items: Collection, part: str, index: int, count: int, width: Class, start: Length, room: Length
 ) -> Box | None:
     """The box of an item's part: its item's span of the region, what the item's inset leaves, and its place in that."""
     columns = COLUMNS if width == "phone" else region.place(width).columns()

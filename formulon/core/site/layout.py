@@ -116,7 +116,7 @@ class Region:
     behind: bool = False  # a picture that fills the section behind everything else
     picture: Literal["", "opening", "text", "card"] = ""  # which of the site's kinds of pictures it holds
     caps: Mapping[str, float] = field(default_factory=dict)  # widest line of a slot, in em of its own size
-    items: "Items | None" = None
+    items: "Collection | None" = None
     flow: Literal["stack", "row"] = "stack"  # whether links in it stand under one another or side by side
     free: bool = False  # what it holds is turned, cropped or drawn: its boxes cannot be told without a browser
 
@@ -128,7 +128,7 @@ Form = Mapping[str, Region]
 
 
 @dataclass(frozen=True, eq=False)
-class Items:
+class Collection:
     """A collection: how its items stand, and how each is made of regions of its own. The first of `forms` is the usual one."""
 
     forms: Mapping[str, Form]
@@ -155,7 +155,7 @@ class Items:
 
 
 @dataclass(frozen=True, eq=False)
-class Frame:
+class Room:
     """The space of a section in one class of widths."""
 
     top: str = "7"  # empty for none
@@ -182,16 +182,16 @@ class Layout:
     label: str
     about: str
     regions: Mapping[str, Region]
-    frame: Frame = field(default_factory=Frame)
-    phone: Frame | None = None
+    frame: Room = field(default_factory=Room)
+    phone: Room | None = None
     steps: Mapping[str, str] = field(default_factory=dict)
     measured: bool = False
 
-    def frame_at(self, width: Class) -> Frame:
+    def frame_at(self, width: Class) -> Room:
         return (self.phone or self.frame) if width == "phone" else self.frame
 
     @cached_property
-    def collection(self) -> tuple[str, Region, Items] | None:
+    def collection(self) -> tuple[str, Region, Collection] | None:
         """The slot of the items, their region and their rule."""
         return next(((one.slots[0], one, one.items) for one in self.regions.values() if one.items), None)
 

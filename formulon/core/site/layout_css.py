@@ -10,7 +10,7 @@ from dataclasses import dataclass, field
 from functools import cache
 from math import gcd
 
-from formulon.core.site.layout import CLASSES, COLUMNS, GRID_FROM, WIDE_FROM, Class, Frame, Items, Layout, Place, Region
+from formulon.core.site.layout import CLASSES, COLUMNS, GRID_FROM, WIDE_FROM, Class, Collection, Layout, Place, Region, Room
 
 Declarations = Mapping[str, str]
 
@@ -157,7 +157,7 @@ def _flows(layout: Layout, width: Class) -> bool:
     return below and not any(place.row for place in places)
 
 
-def _frame(frame: Frame, width: Class) -> dict[str, str]:
+def _frame(frame: Room, width: Class) -> dict[str, str]:
     made = {"padding-block": f"{space(frame.top)} {space(frame.bottom)}", "row-gap": space(frame.gap)}
     if frame.least:
         low, share, high = frame.least
@@ -178,7 +178,7 @@ def _rows(place: Place, row: int) -> dict[str, str]:
     return {"grid-row": f"{row} / {row + place.rows}" if place.rows > 1 else str(row)}
 
 
-def _place(region: Region, place: Place, width: Class, frame: Frame) -> dict[str, str]:
+def _place(region: Region, place: Place, width: Class, frame: Room) -> dict[str, str]:
     """Where a region stands in its section."""
     to_start, to_end = place.edges
     if width == "phone":
@@ -214,7 +214,7 @@ def _sum(name: str, terms: list[str]) -> dict[str, str]:
     return {name: f"calc({' + '.join(terms)})" if len(terms) > 1 or "*" in terms[0] else terms[0]}
 
 
-def touched(region: Region, place: Place, frame: Frame) -> tuple[Edge, ...]:
+def touched(region: Region, place: Place, frame: Room) -> tuple[Edge, ...]:
     """The edges of the viewport and of its section that a region runs along."""
     start, end = place.edges
     top = "top" in place.bleed or (not region.card and not frame.top and place.row == 1)
@@ -229,7 +229,7 @@ def _corners(radius: str, edges: tuple[Edge, ...]) -> dict[str, str]:
     return made | {f"border-{corner}-radius": "0" for corner in sorted(square)}
 
 
-def _inside(sheet: _Sheet, selector: str, region: Region, width: Class, columns: int, frame: Frame, narrows: str = "") -> None:
+def _inside(sheet: _Sheet, selector: str, region: Region, width: Class, columns: int, frame: Room, narrows: str = "") -> None:
     """How what a region holds stands in it."""
     place = region.place(width)
 
@@ -272,7 +272,7 @@ def _one(limit: str) -> str:
     return limit if limit.endswith("em") and " " not in limit else f"calc({limit})"
 
 
-def _collection(sheet: _Sheet, selector: str, region: Region, items: Items, width: Class, counts: tuple[int, ...]) -> None:
+def _collection(sheet: _Sheet, selector: str, region: Region, items: Collection, width: Class, counts: tuple[int, ...]) -> None:
     """The tracks of a collection, its items, and those of each number that stand otherwise."""
     columns = COLUMNS if width == "phone" else region.place(width).columns()
     tracks = items.tracks(width)
@@ -316,7 +316,7 @@ def _times(step: str, factor: int) -> str:
     return space(step) if factor == 1 else f"calc({factor} * {space(step)})"
 
 
-def _item(items: Items, tracks: int) -> dict[str, str]:
+def _item(items: Collection, tracks: int) -> dict[str, str]:
     """An item in its tracks, with the space inside it."""
     made = {"display": "grid", "grid-template-columns": _STACK, "row-gap": space(items.inner), "align-content": "start"}
     if items.card == "site":
@@ -343,7 +343,7 @@ def _part(sheet: _Sheet, item: str, part: str, region: Region, width: Class, spa
     if place.down:
         declarations["align-self"] = place.down
     sheet.add(selector, width, declarations, narrows)
-    _inside(sheet, selector, region, width, span, Frame(), narrows)
+    _inside(sheet, selector, region, width, span, Room(), narrows)
 
 
 def space(name: str) -> str:

@@ -10,7 +10,7 @@ from markupsafe import Markup
 
 from formulon.core.site.catalogue import kind_file
 from formulon.core.site.kind import Slot
-from formulon.core.site.layout import Items, Region
+from formulon.core.site.layout import Collection, Region
 from formulon.core.site.site import Section
 
 if TYPE_CHECKING:
@@ -41,7 +41,7 @@ def section_html(view: "View", environment: jinja2.Environment, section: Section
     )
 
 
-def _lines(region: Region, items: Items) -> str:
+def _lines(region: Region, items: Collection) -> str:
     """The classes of a ruled collection; one under another, the last has a line under it too."""
     closed = " items--closed" if items.at.span >= region.at.columns() else ""
     return f" items--ruled{closed}" if items.ruled else ""
@@ -61,7 +61,7 @@ class _Drawn:
         card = Markup(" ") + self.view.card(self.section) if region.card else Markup("")
         return Markup('<div class="region region--{}{}"{}>\n{}\n</div>').format(name, ruled, card, inner) if inner else inner
 
-    def items(self, name: str, region: Region, items: Items) -> Markup:
+    def items(self, name: str, region: Region, items: Collection) -> Markup:
         slot = region.slots[0]
         values = self.section.content.get(slot) or []
         if not values:
@@ -77,7 +77,7 @@ class _Drawn:
             name, len(values), _lines(region, items), Markup("\n").join(made)
         )
 
-    def item(self, slot: str, index: int, items: Items) -> Markup:
+    def item(self, slot: str, index: int, items: Collection) -> Markup:
         made = []
         for part, region in items.usual.items():
             inner = self.parts(region, f"{slot}/{index}/", self.slots[slot].items)

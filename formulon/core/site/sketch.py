@@ -8,7 +8,7 @@ from functools import lru_cache
 from typing import Literal
 
 from formulon.core.site.kind import Kind, Slot
-from formulon.core.site.layout import COLUMNS, Items, Layout, Place, Region
+from formulon.core.site.layout import COLUMNS, Collection, Layout, Place, Region
 
 WIDTH, HEIGHT = 48.0, 30.0
 _MARGIN, _GAP, _ITEMS = 3.0, 0.8, 3
@@ -209,7 +209,7 @@ class _Sketch:
         ]
         return made, size * 1.3 * (lines - 1) + thick
 
-    def items(self, name: str, items: Items, place: Place, x: float, width: float) -> _Block:
+    def items(self, name: str, items: Collection, place: Place, x: float, width: float) -> _Block:
         """Three items, as many as tell the rule."""
         count, columns = min(_ITEMS, self.slots[name].most), place.columns()
         spans, steps = items.at.spans(count), items.at.steps(count, columns)
@@ -226,7 +226,7 @@ class _Sketch:
             at, row = at + span, max(row, block.height + steps[index] * _SPACES[items.at.step])
         return _Block(tuple(made), y + row)
 
-    def item(self, items: Items, index: int, count: int, x: float, width: float, span: int, name: str) -> _Block:
+    def item(self, items: Collection, index: int, count: int, x: float, width: float, span: int, name: str) -> _Block:
         solid = items.card == "solid"
         inset = _SPACES[items.inset or ("3" if solid else "")]
         pad = _SPACES[items.pad]

@@ -9,7 +9,7 @@ _MOVES = ("add", "remove", "move", "copy")
 
 
 @dataclass(frozen=True, slots=True)
-class Place:
+class Touched:
     """A place in a document by its pointer (RFC 6901); `whole` where a list is changed in its order or length, after which
     pointers into it mean something else, or where a document is made or taken away."""
 
@@ -17,27 +17,27 @@ class Place:
     tokens: Tokens
     whole: bool = False
 
-    def meets(self, other: "Place") -> bool:
+    def meets(self, other: "Touched") -> bool:
         """Whether one lies in the other."""
         shared = min(len(self.tokens), len(other.tokens))
         return self.document == other.document and self.tokens[:shared] == other.tokens[:shared]
 
 
-def places(edits: Iterable[dict[str, Any]]) -> list[Place]:
+def places(edits: Iterable[dict[str, Any]]) -> list[Touched]:
     """The places that the parts of an entry touch."""
-    made: list[Place] = []
+    made: list[Touched] = []
     for part in edits:
         if "created" in part or "removed" in part:
-            made.append(Place(part["document"], (), True))
+            made.append(Touched(part["document"], (), True))
             continue
         for operation in (*part["forward"], *part["backward"]):
             for pointer in filter(None, (operation.get("path"), operation.get("from"))):
                 tokens = tuple(pointer.split("/")[1:])
                 listed = operation["op"] in _MOVES and bool(tokens) and (tokens[-1].isdigit() or tokens[-1] == "-")
-                made.append(Place(part["document"], tokens[:-1] if listed else tokens, listed))
+                made.append(Touched(part["document"], tokens[:-1] if listed else tokens, listed))
     return made
 
 
-def meeting(mine: list[Place], theirs: list[Place]) -> list[tuple[Place, Place]]:
+def meeting(mine: list[Touched], theirs: list[Touched]) -> list[tuple[Touched, Touched]]:
     """The pairs of places that meet."""
     return [(one, two) for one in mine for two in theirs if one.meets(two)]

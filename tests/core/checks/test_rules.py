@@ -5,7 +5,7 @@ from dataclasses import replace
 
 import pytest
 
-from formulon.core.checks.page_facts import Destination, PageHead, PictureFact, Place, Target, TextRun, Words
+from formulon.core.checks.page_facts import Destination, PageHead, PagePlace, PictureFact, Target, TextRun, Words
 from formulon.core.checks.predict import predict
 from formulon.core.checks.rule import Ref, RegistrationError, Rule, Verdict, rule, rules
 from formulon.core.checks.rules.type.orphan import NO_BREAK, mend
@@ -20,7 +20,7 @@ from formulon.core.system.resolve import resolve
 from formulon.core.type.fit import Fit
 from formulon.core.type.library import SHIPPED
 
-PLACE = Place("home", "hero", "heading")
+PLACE = PagePlace("home", "hero", "heading")
 RUN = TextRun(
     PLACE,
     "Words",
@@ -273,7 +273,7 @@ def test_a_short_word_is_not_left_alone(word: str, found: list[str]) -> None:
 
 
 def test_words_left_alone_are_kept_together(site: Site) -> None:
-    run = replace(RUN, place=Place("home", site.pages[0].sections[0].id, "heading"), text="We look at stars by day")
+    run = replace(RUN, place=PagePlace("home", site.pages[0].sections[0].id, "heading"), text="We look at stars by day")
     fix, *_ = mend(site, resolve(site.identity), run, Verdict("alone"), {})
     assert apply(site, list(fix.changes)).pages[0].sections[0].content["heading"] == f"We look at stars by{NO_BREAK}day"
 

@@ -5,7 +5,7 @@ from typing import Any
 
 import pytest
 
-from formulon.core.checks.page_facts import Destination, PageHead, Place, SectionHead
+from formulon.core.checks.page_facts import Destination, PageHead, PagePlace, SectionHead
 from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import PROFILES, Profile, profile_of
 from formulon.core.checks.rule import Verdict, rules
@@ -119,7 +119,7 @@ def test_headings_descend_step_by_step(site: Site) -> None:
     deep = replace(second, tag="h3")
 
     def codes(*runs: Any) -> list[str]:
-        head = SectionHead(Place("home", "x", ""), "k", "l", "paper")
+        head = SectionHead(PagePlace("home", "x", ""), "k", "l", "paper")
         made = PageView(page.place, page.head, (SectionView(head.place, head, runs),), frozenset())
         return [verdict.code for verdict in one.verdicts(made)[1]]
 
@@ -135,12 +135,12 @@ def test_headings_descend_step_by_step(site: Site) -> None:
     ("variants", "many"), [((), 0), (("primary",), 0), (("primary", "secondary"), 0), (("primary", "primary"), 1)]
 )
 def test_a_section_has_one_main_action(variants: tuple[str, ...], many: int) -> None:
-    head = SectionHead(Place("home", "x", ""), "k", "l", "paper")
-    facts = tuple(Destination(Place("home", "x", f"a{n}"), f"Go {n}", "", True, one) for n, one in enumerate(variants))
+    head = SectionHead(PagePlace("home", "x", ""), "k", "l", "paper")
+    facts = tuple(Destination(PagePlace("home", "x", f"a{n}"), f"Go {n}", "", True, one) for n, one in enumerate(variants))
     outcome, verdicts = rules()["structure/main-actions"].verdicts(SectionView(head.place, head, facts))
     assert len(verdicts) == many and outcome == ("fail" if many else "pass")
     if many:
-        assert verdicts[0].place == Place("home", "x", "a1") and verdicts[0].measured == 2
+        assert verdicts[0].place == PagePlace("home", "x", "a1") and verdicts[0].measured == 2
 
 
 # Grounds and layouts
@@ -182,9 +182,9 @@ def test_pages_that_are_kept_are_still_looked_at_together(site: Site) -> None:
 
 
 def test_a_verdict_may_say_where_it_is() -> None:
-    verdict = Verdict("code", place=Place("a", "b", "c"))
+    verdict = Verdict("code", place=PagePlace("a", "b", "c"))
     assert verdict.place is not None and verdict.place.slot == "c"
-    assert PageHead(Place("a", "", ""), "A", "", "").place.section == ""
+    assert PageHead(PagePlace("a", "", ""), "A", "", "").place.section == ""
 
 
 # Profiles

@@ -25,6 +25,7 @@ from formulon.core.identity.sightings import (
 from formulon.core.system.documents.decisions import Decisions
 from formulon.core.system.documents.identity import Identity
 from formulon.core.type.alike import defaults, writes
+from formulon.core.type.library import SHIPPED
 
 
 def color(value: str, name: str = "") -> ColorSeen:
@@ -175,7 +176,7 @@ def test_a_name_that_is_taken_brings_its_letters_unless_typefaces_were_chosen(na
     facts = facts_of([Reading(file="a.txt", sightings=[WordSeen(field="name", text=name)])], Decisions())
     taken, _ = decide(START, Decisions(), facts, [Request(fact=facts[0].id, action="accept")])
     assert (taken.typefaces.heading, taken.typefaces.body) == defaults("en-GB", name)
-    assert writes(taken.typefaces.heading, "en-GB", name) and (taken.typefaces != START.typefaces) is follows
+    assert writes(SHIPPED[taken.typefaces.heading], "en-GB", name) and (taken.typefaces != START.typefaces) is follows
     chosen = Identity.model_validate({"name": "Neu", "typefaces": {"heading": "unbounded", "body": "figtree"}})
     kept, _ = decide(chosen, Decisions(), facts, [Request(fact=facts[0].id, action="accept")])
     assert kept.typefaces == chosen.typefaces

@@ -11,7 +11,7 @@ import pytest
 from formulon.core.site.catalogue import CATALOGUE, FOLDER, DeclarationError, kind_css, take_in
 from formulon.core.site.declaration import every_slot, faults
 from formulon.core.site.kind import Kind, Slot, card_ground
-from formulon.core.site.layout import CLASSES, COLUMNS, Items, Layout, Place, Region, Tracks, parts
+from formulon.core.site.layout import CLASSES, COLUMNS, Collection, Layout, Place, Region, Tracks, parts
 from formulon.core.site.sheets import site_css
 from formulon.core.system.documents.choices import GROUNDS, STEPS
 
@@ -76,7 +76,7 @@ def test_an_inset_card_never_stands_on_its_own_ground(ground: str) -> None:
 # What a declaration may not say, each told of by name.
 
 HEADING, BODY, PICTURE = Slot("Headline", step="h2"), Slot("Text", step="body"), Slot("Picture", "picture")
-ITEMS = Slot("Items", "items", most=7, items={"title": Slot("Title", step="h3")})
+ITEMS = Slot("Collection", "items", most=7, items={"title": Slot("Title", step="h3")})
 
 
 def kind_of(regions: dict[str, Region], **slots: Slot) -> Kind:
@@ -86,7 +86,7 @@ def kind_of(regions: dict[str, Region], **slots: Slot) -> Kind:
 
 def collection(tracks: Tracks, **more: Any) -> Kind:
     form = {"card": {"words": Region(("title",))}}
-    return kind_of({"items": Region(("items",), items=Items(form | more.pop("forms", {}), tracks, **more))}, items=ITEMS)
+    return kind_of({"items": Region(("items",), items=Collection(form | more.pop("forms", {}), tracks, **more))}, items=ITEMS)
 
 
 WRONG: dict[str, tuple[Callable[[], Kind], str]] = {

@@ -23,7 +23,7 @@ from formulon.core.site.geometry import (
     token,
 )
 from formulon.core.site.kind import Kind, Slot
-from formulon.core.site.layout import CLASSES, Frame, Layout, Place, Region, Tracks, class_of
+from formulon.core.site.layout import CLASSES, Layout, Place, Region, Room, Tracks, class_of
 from formulon.core.site.layout_css import layout_css, touched
 from formulon.core.site.planner import plan
 from formulon.core.site.sheets import every_layout, layouts_css, minified, parts_of, site_css, style_css, used
@@ -156,9 +156,9 @@ def test_what_a_wider_class_does_not_say_again_is_taken_back() -> None:
 
 def test_corners_are_square_along_edges() -> None:
     picture = Region(("picture",), picture="opening")
-    assert touched(picture, Place((0, 7), row=1, ratio=(1, 1)), Frame("")) == ("start", "top")
-    assert touched(picture, Place((1, 13)), Frame(bottom="")) == ("end", "bottom")
-    assert touched(replace(picture, card=True, picture=""), Place((2, 7), row=1), Frame("")) == ()
+    assert touched(picture, Place((0, 7), row=1, ratio=(1, 1)), Room("")) == ("start", "top")
+    assert touched(picture, Place((1, 13)), Room(bottom="")) == ("end", "bottom")
+    assert touched(replace(picture, card=True, picture=""), Place((2, 7), row=1), Room("")) == ()
 
 
 def test_a_site_carries_what_it_uses_and_nothing_else() -> None:

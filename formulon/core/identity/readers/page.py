@@ -9,7 +9,7 @@ from lxml import html
 
 from formulon.core.errors import MarkError, ReadError
 from formulon.core.identity.readers import svg
-from formulon.core.identity.readers.styles import Styles, collect, declared, report
+from formulon.core.identity.readers.styles import Declarations, collect, declared, report
 from formulon.core.identity.sightings import MarkSeen, OtherSeen, Reading, TextSeen, WordField, WordSeen
 from formulon.core.identity.words import facts
 
@@ -107,7 +107,7 @@ def _texts(root: Any, reading: Reading) -> None:
 
 
 def _styles(root: Any, reading: Reading, sheets: dict[str, str]) -> None:
-    styles = Styles()
+    styles = Declarations()
     weigh = _weigher(root)
     missing = 0
     for link in root.iter("link"):

@@ -33,7 +33,7 @@ _BODY = re.compile(r"(?:^|[\s,>+~])(?:html|body|p|:root)\b", re.IGNORECASE)
 
 
 @dataclass(slots=True)
-class Use:
+class Declared:
     """One declared value: what it is for, in which rule, and how many elements it styles (1 where that is unknown)."""
 
     value: str
@@ -43,13 +43,13 @@ class Use:
 
 
 @dataclass(slots=True)
-class Styles:
+class Declarations:
     """What one or more style sheets declare."""
 
     properties: dict[str, str] = field(default_factory=dict)
-    colors: list[Use] = field(default_factory=list)
-    gradients: list[Use] = field(default_factory=list)
-    fonts: list[Use] = field(default_factory=list)
+    colors: list[Declared] = field(default_factory=list)
+    gradients: list[Declared] = field(default_factory=list)
+    fonts: list[Declared] = field(default_factory=list)
     faces: dict[str, dict[str, Any]] = field(default_factory=dict)
     measures: list[tuple[MeasureKind, str, str]] = field(default_factory=list)
     imports: list[str] = field(default_factory=list)
@@ -58,7 +58,7 @@ class Styles:
 
 def read(name: str, text: str) -> Reading:
     """A style sheet by itself: every declaration counts once."""
-    styles = Styles()
+    styles = Declarations()
     collect(text, styles)
     reading = Reading(file=name, format="CSS")
     report(styles, reading)
@@ -67,14 +67,14 @@ def read(name: str, text: str) -> Reading:
     return reading
 
 
-def collect(text: str, styles: Styles, weigh: Callable[[str], int] | None = None) -> None:
+def collect(text: str, styles: Declarations, weigh: Callable[[str], int] | None = None) -> None:
     """Adds the declarations of a style sheet. `weigh` gives the number of elements that a selector reaches."""
     rules = tinycss2.parse_stylesheet(text, skip_comments=True, skip_whitespace=True)
     _gather_properties(rules, styles, 0)
     _rules(rules, styles, weigh or (lambda _: 1), 0)
 
 
-def declared(text: str, selector: str, styles: Styles) -> None:
+def declared(text: str, selector: str, styles: Declarations) -> None:
     """Adds the declarations of a style attribute."""
     for item in tinycss2.parse_blocks_contents(text, skip_comments=True, skip_whitespace=True):
         if item.type == "declaration":
@@ -85,7 +85,7 @@ def _blocks(rule: Any) -> list[Any]:
     return list(tinycss2.parse_blocks_contents(rule.content, skip_comments=True, skip_whitespace=True))
 
 
-def _gather_properties(rules: Iterable[Any], styles: Styles, depth: int) -> None:
+def _gather_properties(rules: Iterable[Any], styles: Declarations, depth: int) -> None:
     """Custom properties first, as they may be used before they stand. The first declaration is the usual theme."""
     for rule in rules:
         if rule.type in ("qualified-rule", "at-rule") and rule.content is not None and depth < MOST_DEPTH:
@@ -95,7 +95,7 @@ def _gather_properties(rules: Iterable[Any], styles: Styles, depth: int) -> None
             _gather_properties(blocks, styles, depth + 1)
 
 
-def _rules(rules: Iterable[Any], styles: Styles, weigh: Callable[[str], int], depth: int) -> None:
+def _rules(rules: Iterable[Any], styles: Declarations, weigh: Callable[[str], int], depth: int) -> None:
     for rule in rules:
         if rule.type == "at-rule":
             keyword = rule.lower_at_keyword
@@ -120,24 +120,24 @@ def _rules(rules: Iterable[Any], styles: Styles, weigh: Callable[[str], int], de
             _rules([block for block in blocks if block.type == "qualified-rule"], styles, weigh, depth + 1)
 
 
-def _declaration(item: Any, selector: str, weight: int, styles: Styles) -> None:
+def _declaration(item: Any, selector: str, weight: int, styles: Declarations) -> None:
     name = item.lower_name
     raw = tinycss2.serialize(item.value).strip()
     if name.startswith("--"):
         for color in _colors(raw, styles):
-            styles.colors.append(Use(color, "named", name, weight))
+            styles.colors.append(Declared(color, "named", name, weight))
         return
     value = substitute(raw, styles.properties)
     if "gradient(" in value and "url(" not in value:
-        styles.gradients.append(Use(value, "background", selector, weight))
+        styles.gradients.append(Declared(value, "background", selector, weight))
     use = _use(name)
     if use:
         for color in _colors(value, styles):
-            styles.colors.append(Use(color, use, selector, weight))
+            styles.colors.append(Declared(color, use, selector, weight))
     if name in ("font-family", "font"):
         family = first_family(value if name == "font-family" else _after_size(value))
         if family:
-            styles.fonts.append(Use(family, _role(selector), selector, weight))
+            styles.fonts.append(Declared(family, _role(selector), selector, weight))
     kind = _measure(name)
     if kind:
         for part in value.replace("/", " ").split():
@@ -174,7 +174,7 @@ def substitute(value: str, properties: dict[str, str], depth: int = 0) -> str:
     return substitute(value[: found.start()] + filled + value[found.end() :], properties, depth + 1)
 
 
-def _colors(value: str, styles: Styles) -> list[str]:
+def _colors(value: str, styles: Declarations) -> list[str]:
     """The colours in a value, as written."""
     found: list[str] = []
 
@@ -235,7 +235,7 @@ def _role(selector: str) -> str:
     return "running text" if _BODY.search(selector) else ""
 
 
-def _face(blocks: list[Any], styles: Styles) -> None:
+def _face(blocks: list[Any], styles: Declarations) -> None:
     parts = {item.lower_name: tinycss2.serialize(item.value).strip() for item in blocks if item.type == "declaration"}
     family = parts.get("font-family", "").strip("'\" ")
     if not family:
@@ -246,10 +246,10 @@ def _face(blocks: list[Any], styles: Styles) -> None:
     face["files"] += [path.strip("'\" ")[:200] for path in re.findall(r"url\(([^)]*)\)", parts.get("src", ""))]
 
 
-def report(styles: Styles, reading: Reading) -> None:
+def report(styles: Declarations, reading: Reading) -> None:
     """Turns what was declared into sightings."""
     add = reading.sightings.append
-    colors: dict[tuple[str, str], list[Use]] = {}
+    colors: dict[tuple[str, str], list[Declared]] = {}
     for use in styles.colors:
         colors.setdefault((str(_hex(use.value)), use.use), []).append(use)
     total = sum(use.weight for use in styles.colors if use.use != "named") or 1
@@ -267,7 +267,7 @@ def report(styles: Styles, reading: Reading) -> None:
         stops = [str(_hex(color)) for color in _colors(gradient.value, styles)]
         if len(stops) >= 2:
             add(GradientSeen(css=gradient.value[:400], stops=stops, place=gradient.selector, sure=0.8))
-    fonts: dict[tuple[str, str], list[Use]] = {}
+    fonts: dict[tuple[str, str], list[Declared]] = {}
     for use in styles.fonts:
         fonts.setdefault((use.value, use.use), []).append(use)
     for (family, role), uses in fonts.items():
@@ -301,7 +301,7 @@ def pixels(value: str) -> float | None:
     return None if unit == "%" else float(number) * (1 if unit == "px" else 16)
 
 
-def _main(uses: list[Use]) -> str:
+def _main(uses: list[Declared]) -> str:
     """The selector that counts most, and how many others there are."""
     weights = Counter[str]()
     for use in uses:

@@ -3,13 +3,13 @@
 from collections.abc import Iterator
 from typing import Any
 
-from formulon.core.checks.page_facts import Place
+from formulon.core.checks.page_facts import PagePlace
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.documents import page_document
 from formulon.core.site.site import Section, Site
 
 
-def find_section(site: Site, place: Place) -> tuple[str, tuple[str | int, ...], Section] | None:
+def find_section(site: Site, place: PagePlace) -> tuple[str, tuple[str | int, ...], Section] | None:
     """The document that holds a place's section, the path to the section in it, and the section."""
     for name, section in (("header", site.frame.header), ("footer", site.frame.footer)):
         if section.id == place.section:
@@ -21,7 +21,7 @@ def find_section(site: Site, place: Place) -> tuple[str, tuple[str | int, ...], 
     return None
 
 
-def change_slot(site: Site, place: Place, key: str | None, value: Any) -> tuple[Change, ...]:
+def change_slot(site: Site, place: PagePlace, key: str | None, value: Any) -> tuple[Change, ...]:
     """Sets one key of a slot's value, or the whole slot where `key` is None; takes the slot out for None as value."""
     found = find_section(site, place)
     if found is None:
@@ -34,7 +34,7 @@ def change_slot(site: Site, place: Place, key: str | None, value: Any) -> tuple[
     return (Change(document=document, patch=[{"op": "replace", "path": path, "value": value}]),)
 
 
-def other_layouts(site: Site, place: Place) -> Iterator[tuple[str, tuple[Change, ...]]]:
+def other_layouts(site: Site, place: PagePlace) -> Iterator[tuple[str, tuple[Change, ...]]]:
     """Every other layout of a place's section: its label, and the change."""
     found = find_section(site, place)
     if found is None:
@@ -46,7 +46,7 @@ def other_layouts(site: Site, place: Place) -> Iterator[tuple[str, tuple[Change,
             yield layout.label, (Change(document=document, patch=patch),)
 
 
-def remove_section(site: Site, place: Place) -> tuple[Change, ...]:
+def remove_section(site: Site, place: PagePlace) -> tuple[Change, ...]:
     """Takes the section of a place off its page; header and footer stay."""
     found = find_section(site, place)
     if found is None or found[0] == "frame":

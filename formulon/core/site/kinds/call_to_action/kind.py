@@ -2,7 +2,7 @@
 
 from formulon.core.site.kind import Kind
 from formulon.core.site.kinds.shared import HEADING, INTRO, PRIMARY, SECONDARY
-from formulon.core.site.layout import Frame, Layout, Place, Region
+from formulon.core.site.layout import Layout, Place, Region, Room
 
 _ACTIONS = ("primary", "secondary")
 
@@ -18,8 +18,8 @@ KIND = Kind(
                 "actions": Region(_ACTIONS, Place((1, 7))),
                 "arcs": Region(("arcs",), Place((9, 13), row=1, rows=2), phone=Place(rise="5", height=0.2), free=True),
             },
-            Frame(least=(0, 0.32, 440), content="center"),
-            phone=Frame(),
+            Room(least=(0, 0.32, 440), content="center"),
+            phone=Room(),
         ),
         "ledge": Layout(
             "Ledge",
@@ -28,8 +28,8 @@ KIND = Kind(
                 "words": Region(("heading", "text"), Place((1, 7), row=1), caps={"text": 38}),
                 "actions": Region(_ACTIONS, Place((9, 12), row=1, across="end")),
             },
-            Frame("6", "6", rows="end"),
-            phone=Frame(),
+            Room("6", "6", rows="end"),
+            phone=Room(),
         ),
     },
     ground="accent",

@@ -2,7 +2,7 @@
 
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.kinds.shared import HEADING, INTRO, LINK, PICTURE
-from formulon.core.site.layout import Items, Layout, Place, Region, Tracks
+from formulon.core.site.layout import Collection, Layout, Place, Region, Tracks
 
 _WORDS = ("title", "text", "link")
 _HEAD = Region(("heading", "text"), Place((1, 8), spans={"text": 5}))
@@ -33,7 +33,7 @@ KIND = Kind(
                 "head": _HEAD,
                 "items": Region(
                     ("items",),
-                    items=Items(
+                    items=Collection(
                         {
                             "card": {
                                 "picture": Region(("picture",), Place(ratio=(4, 3)), phone=Place(ratio=(4, 3)), picture="card"),
@@ -63,7 +63,7 @@ KIND = Kind(
                 "items": Region(
                     ("items",),
                     Place((5, 12), row=1),
-                    items=Items(
+                    items=Collection(
                         {
                             "line": {
                                 "title": Region(("title",), Place((1, 3), row=1, down="baseline")),
@@ -91,7 +91,7 @@ KIND = Kind(
                 "head": _HEAD,
                 "items": Region(
                     ("items",),
-                    items=Items(
+                    items=Collection(
                         {"card": {"words": Region(_WORDS, Place(gap="2"), phone=Place(gap="2"))}},
                         Tracks(
                             4,

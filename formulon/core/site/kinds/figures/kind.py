@@ -2,7 +2,7 @@
 
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.kinds.shared import HEADING, INTRO, PICTURE
-from formulon.core.site.layout import Frame, Items, Layout, Place, Region, Tracks
+from formulon.core.site.layout import Collection, Layout, Place, Region, Room, Tracks
 
 _PAIR = ("figure", "label")
 _STACK = {"pair": {"pair": Region(_PAIR, Place(gap="1"), phone=Place(gap="1"))}}
@@ -32,7 +32,7 @@ KIND = Kind(
                 "head": Region(("heading", "text"), Place((1, 8), spans={"text": 6})),
                 "items": Region(
                     ("items",),
-                    items=Items(
+                    items=Collection(
                         _STACK,
                         Tracks(3, of=4, first={1: (12,), 2: (6, 6), 3: (4, 4, 4)}, only={5: (6, 6, 4, 4, 4), 6: (4,) * 6}),
                         tablet=Tracks(6, of=2, first={1: (12,)}),
@@ -52,7 +52,7 @@ KIND = Kind(
                 "items": Region(
                     ("items",),
                     Place((5, 12), row=1),
-                    items=Items(
+                    items=Collection(
                         {
                             "line": {
                                 "figure": Region(("figure",), Place((1, 4), row=1, down="baseline")),
@@ -83,7 +83,7 @@ KIND = Kind(
                     ("items",),
                     Place((7, 12), row=2, below="7"),
                     phone=Place(below="6"),
-                    items=Items(
+                    items=Collection(
                         _STACK,
                         Tracks(3, of=2, first={1: (6,)}),
                         phone=Tracks(6, of=2, first={1: (12,)}),
@@ -91,8 +91,8 @@ KIND = Kind(
                     ),
                 ),
             },
-            Frame(bottom="", least=(420, 0.4, 640), last=True),
-            phone=Frame("", ""),
+            Room(bottom="", least=(420, 0.4, 640), last=True),
+            phone=Room("", ""),
         ),
     },
     ground="tint",

@@ -1,7 +1,7 @@
 """The foot of every page: the brand's name or mark, all pages, and how it is reached."""
 
 from formulon.core.site.kind import Kind, Slot
-from formulon.core.site.layout import Frame, Layout, Place, Region
+from formulon.core.site.layout import Layout, Place, Region, Room
 
 _LEAD = ("mark", "text")
 
@@ -21,7 +21,7 @@ KIND = Kind(
                 "contact": Region(("contact",), Place((10, 12), row=1), Place((9, 12), row=1)),
                 "note": Region(("note",), Place(above="3"), phone=Place(above="3"), ruled=True, caps={"note": 38}),
             },
-            Frame("6", "6", rows="start"),
+            Room("6", "6", rows="start"),
         ),
         "line": Layout(
             "Line",
@@ -32,8 +32,8 @@ KIND = Kind(
                 "contact": Region(("contact",), Place((7, 12), row=2, across="end"), flow="row"),
                 "note": Region(("note",), Place((1, 6), row=3), caps={"note": 38}),
             },
-            Frame("5", "5", rows="start"),
-            phone=Frame("6", "6"),
+            Room("5", "5", rows="start"),
+            phone=Room("6", "6"),
         ),
     },
     ground="footer",

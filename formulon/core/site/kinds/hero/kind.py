@@ -2,7 +2,7 @@
 
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.kinds.shared import INTRO, PICTURE, PRIMARY, SECONDARY
-from formulon.core.site.layout import Frame, Layout, Place, Region
+from formulon.core.site.layout import Layout, Place, Region, Room
 
 _ACTIONS = ("primary", "secondary")
 
@@ -34,8 +34,8 @@ KIND = Kind(
                     picture="opening",
                 ),
             },
-            Frame(bottom="", least=(440, 0.46, 680), last=True),
-            phone=Frame("6", ""),
+            Room(bottom="", least=(440, 0.46, 680), last=True),
+            phone=Room("6", ""),
         ),
         "frieze": Layout(
             "Frieze",
@@ -45,8 +45,8 @@ KIND = Kind(
                 "picture": Region(("picture",), Place((0, 12), ratio=(21, 8)), phone=Place(ratio=(4, 3)), picture="opening"),
                 "words": Region(("text", *_ACTIONS), Place((7, 12), gap="5"), phone=Place(gap="5"), caps={"text": 34}),
             },
-            Frame(bottom="6"),
-            phone=Frame("6", "6"),
+            Room(bottom="6"),
+            phone=Room("6", "6"),
         ),
         "window": Layout(
             "Window",
@@ -66,7 +66,7 @@ KIND = Kind(
                     caps={"text": 32},
                 ),
             },
-            Frame("", "6"),
+            Room("", "6"),
             steps={"heading": "h1"},
         ),
         "backcloth": Layout(
@@ -81,8 +81,8 @@ KIND = Kind(
                     caps={"text": 34},
                 ),
             },
-            Frame(least=(480, 0.52, 760), content="end"),
-            phone=Frame("6", "6", least=(480, 0.52, 760), content="end"),
+            Room(least=(480, 0.52, 760), content="end"),
+            phone=Room("6", "6", least=(480, 0.52, 760), content="end"),
         ),
         "words": Layout(
             "Words only",
@@ -91,8 +91,8 @@ KIND = Kind(
                 "lead": Region(("heading",), Place((1, 7), row=1)),
                 "words": Region(("text", *_ACTIONS), Place((9, 12), row=1, gap="5"), phone=Place(gap="5"), caps={"text": 30}),
             },
-            Frame(rows="end"),
-            phone=Frame("6", "6"),
+            Room(rows="end"),
+            phone=Room("6", "6"),
             steps={"heading": "h1"},
         ),
     },

@@ -2,7 +2,7 @@
 
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.kinds.shared import HEADING, LINK, PICTURE
-from formulon.core.site.layout import Frame, Layout, Place, Region
+from formulon.core.site.layout import Layout, Place, Region, Room
 
 KIND = Kind(
     "Text with picture",
@@ -58,7 +58,7 @@ KIND = Kind(
                     caps={"text": 36},
                 ),
             },
-            Frame(""),
+            Room(""),
         ),
     },
 )

@@ -2,7 +2,7 @@
 
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.kinds.shared import HEADING, PICTURE
-from formulon.core.site.layout import Frame, Items, Layout, Place, Region, Tracks
+from formulon.core.site.layout import Collection, Layout, Place, Region, Room, Tracks
 
 _PERSON = ("name", "role")
 _FACE = Place(ratio=(1, 1), most=112)
@@ -32,7 +32,7 @@ KIND = Kind(
                 "head": Region(("heading",), Place((1, 8))),
                 "items": Region(
                     ("items",),
-                    items=Items(
+                    items=Collection(
                         {
                             "quote": {
                                 "portrait": Region(
@@ -56,7 +56,7 @@ KIND = Kind(
                 "head": Region(("heading",), Place((1, 8))),
                 "items": Region(
                     ("items",),
-                    items=Items(
+                    items=Collection(
                         {
                             "quote": {
                                 "words": Region(("text",)),
@@ -81,7 +81,7 @@ KIND = Kind(
                 "items": Region(
                     ("items",),
                     Place((6, 12), row=1),
-                    items=Items(
+                    items=Collection(
                         {
                             "quote": {
                                 "words": Region(("text",)),
@@ -96,7 +96,7 @@ KIND = Kind(
                     ),
                 ),
             },
-            Frame("7", "7"),
+            Room("7", "7"),
         ),
     },
 )
