@@ -185,9 +185,7 @@ def write(job: tuple[Path, int]) -> None:
 
 
 def rounded(text: str) -> str:
-    """Figures to five places, since sums may be made in another order; and families by their id."""
-    text = re.sub(r", free=False(?=, scale=)", "", text)
-    text = re.sub(r"family=(?:Family\()?'([\w-]+)'\)?", r"family='\1'", text)
+    """Figures to five places: sums may be made in another order."""
     return re.sub(r"\d+\.\d{6,}", lambda found: repr(round(float(found[0]), 5)), text)
 
 

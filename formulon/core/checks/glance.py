@@ -19,7 +19,7 @@ class Glance:
 
 
 def glance(facts: Iterable[Fact], scheme: Scheme) -> Glance:
-    """Of the facts of a page, those of one scheme."""
+    """Of the facts of a page; uses of one scheme alone."""
     uses: Counter[tuple[str, str]] = Counter()
     scaled = []
     for fact in facts:

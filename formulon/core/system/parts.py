@@ -59,24 +59,24 @@ class Check:
     follows: str = ""
 
 
-def _inks() -> Iterator[tuple[Part, str, Needs]]:
-    """Every ink with its label and what it needs."""
-    for name, group, label, needs in (
-        ("heading", "texts", "Heading", "text"), ("body", "texts", "Text", "text"), ("link", "texts", "Link", "text"),
-    ):  # fmt: skip
-        yield Part(name, group, role=name), label, needs  # type: ignore[misc]
-    yield Part("link-hover", "texts"), "Link, hover", "text"
-    yield Part("link-visited", "texts"), "Link, visited", "text"
-    yield Part("quiet", "texts", role="quiet"), "Quiet text", "text"
-    yield Part("boundary", "texts", role="boundary"), "Boundary", "boundary"
-    yield Part("line", "texts", role="line"), "Line", "none"
-    yield Part("focus", "focus", role="focus"), "Focus ring", "boundary"
-    yield Part("focus-inner", "focus", under="primary/fill/rest"), "Focus ring, inner tone", "boundary"
-    yield Part("selection", "selection", role="selection"), "Selection", "none"
-    yield Part("selection-ink", "selection", under="selection"), "Selected text", "text"
-    for name in ("success", "warning", "error"):
-        yield Part(name, "signals", role=name), name.capitalize(), "text"
-
+# Every ink, with its label and what it needs.
+_INKS: tuple[tuple[Part, str, Needs], ...] = (
+    (Part("heading", "texts", role="heading"), "Heading", "text"),
+    (Part("body", "texts", role="body"), "Text", "text"),
+    (Part("link", "texts", role="link"), "Link", "text"),
+    (Part("link-hover", "texts"), "Link, hover", "text"),
+    (Part("link-visited", "texts"), "Link, visited", "text"),
+    (Part("quiet", "texts", role="quiet"), "Quiet text", "text"),
+    (Part("boundary", "texts", role="boundary"), "Boundary", "boundary"),
+    (Part("line", "texts", role="line"), "Line", "none"),
+    (Part("focus", "focus", role="focus"), "Focus ring", "boundary"),
+    (Part("focus-inner", "focus", under="primary/fill/rest"), "Focus ring, inner tone", "boundary"),
+    (Part("selection", "selection", role="selection"), "Selection", "none"),
+    (Part("selection-ink", "selection", under="selection"), "Selected text", "text"),
+    (Part("success", "signals", role="success"), "Success", "text"),
+    (Part("warning", "signals", role="warning"), "Warning", "text"),
+    (Part("error", "signals", role="error"), "Error", "text"),
+)
 
 # Where a wire to a button lands: the part that makes it what it is.
 _BUTTON_ROLES = {"primary/fill/rest": "primary", "secondary/label/rest": "secondary"}
@@ -103,7 +103,7 @@ def _fields() -> Iterator[Part]:
 
 
 def _ink_checks() -> Iterator[Check]:
-    for part, label, needs in _inks():
+    for part, label, needs in _INKS:
         by_hand = (part.path, part.under) if part.under == "selection" else (part.path,)
         follows = "link" if part.path in ("link-hover", "link-visited") else ""  # a state of a link is the link itself
         yield Check(part.path, label, part.path, part.under, needs, by_hand, follows)
@@ -130,15 +130,14 @@ def _field_checks() -> Iterator[Check]:
         names = ("label", "hint", "border", "border-inside") if state == "rest" else ("border", "border-inside")
         for name in names:
             path = f"field/{name.removesuffix('-inside')}/{state}"
-            behind, needs = (GROUND if name == "border" else fill), "boundary" if "border" in name else "text"
+            behind = GROUND if name == "border" else fill
+            needs: Needs = "boundary" if "border" in name else "text"
             # What no state has of its own is that of rest.
             follows = "" if state == "rest" else f"field/{name}/rest"
-            yield Check(f"field/{name}/{state}", f"field, {name}", path, behind, needs, (path, fill), follows)  # type: ignore[arg-type]
+            yield Check(f"field/{name}/{state}", f"field, {name}", path, behind, needs, (path, fill), follows)
 
 
-PARTS: dict[str, Part] = {
-    part.path: part for part in (*(one for one, _, _ in _inks()), *_buttons(), *_fields())
-}  # fmt: skip
+PARTS: dict[str, Part] = {part.path: part for part in (*(one for one, _, _ in _INKS), *_buttons(), *_fields())}
 CHECKS: dict[str, Check] = {check.ink: check for check in (*_ink_checks(), *_button_checks(), *_field_checks())}
 INKS = tuple(part.path for part in PARTS.values() if part.ink)
 # Inks that a colour can be led to; the others follow from these and can be pinned.

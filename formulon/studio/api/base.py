@@ -42,7 +42,7 @@ class View(APIView):
 
     def bench(self, request: Request, brand: Brand) -> HttpResponseBase:
         """The whole workbench; or, where the brand cannot be drawn as it is, why, and what can be taken back."""
-        return self._drawn(request, brand, lambda made: (states.remembered(made), made)[1])
+        return self._drawn(request, brand, states.named)
 
     def changed(self, request: Request, brand: Brand) -> HttpResponseBase:
         """What a write changed of the workbench that its asker holds."""

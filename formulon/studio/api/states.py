@@ -48,13 +48,19 @@ def _mark(value: Any) -> int:
 def _marks(data: Entry) -> _Marks:
     made: _Marks = {}
     for name, value in _fields(data):
-        named = LISTS.get(name)
-        made[name] = {named(one): _mark(one) for one in value} if named else _mark(value)
+        key = LISTS.get(name)
+        made[name] = {key(one): _mark(one) for one in value} if key else _mark(value)
     return made
 
 
-def remembered(bench: shapes.Workbench) -> Entry:
-    """Names the state of a workbench, and remembers what it holds. The workbench as JSON has it."""
+def named(bench: shapes.Workbench) -> shapes.Workbench:
+    """The workbench with the name of its state, which is remembered."""
+    _remembered(bench)
+    return bench
+
+
+def _remembered(bench: shapes.Workbench) -> tuple[Entry, _Marks]:
+    """Names the state of a workbench and remembers its marks. The workbench as JSON has it, and the marks."""
     bench.state = secrets.token_hex(8)
     data = bench.model_dump(mode="json")
     made = _marks(data)
@@ -62,16 +68,14 @@ def remembered(bench: shapes.Workbench) -> Entry:
         _known[bench.id, bench.state] = made
         while len(_known) > MOST:
             _known.popitem(last=False)
-    return data
+    return data, made
 
 
 def changed(bench: shapes.Workbench, held: str) -> shapes.Changed:
     """What a workbench has otherwise than the state that its asker holds; everything where that is not known."""
     with _lock:
         old = _known.get((bench.id, held))
-    data = remembered(bench)
-    with _lock:
-        new = _known[bench.id, bench.state]
+    data, new = _remembered(bench)
     if old is None:
         return shapes.Changed.model_validate(data | {"base": ""})
     made: Entry = {"id": bench.id, "state": bench.state, "base": held, "gone": {}, "order": {}}
@@ -80,8 +84,8 @@ def changed(bench: shapes.Workbench, held: str) -> shapes.Changed:
         if was == now and not (name in ORDERED and list(was or ()) != list(now or ())):  # type: ignore[arg-type]
             continue
         if isinstance(was, dict) and isinstance(now, dict):
-            named, kept = LISTS[name], value
-            value = [one for one in kept if was.get(named(one)) != now[named(one)]]
+            key = LISTS[name]
+            value = [one for one in value if was.get(key(one)) != now[key(one)]]
             if gone := [one for one in was if one not in now]:
                 made["gone"][name] = gone
             if name in ORDERED and list(was) != list(now):

@@ -24,6 +24,8 @@ describe('documents of a brand', () => {
     const later = { ...brand, frame: { ...brand.frame, revision: 9 } };
     expect(stampOf(later)).not.toBe(stampOf(brand));
     expect([isOlder(brand, later), isOlder(later, brand), isOlder(brand, brand)]).toEqual([true, false, false]);
+    const released = { ...brand, releases: [{ number: 1 }] as never };
+    expect([isOlder(brand, released), isOlder(released, brand)]).toEqual([true, false]);
   });
 
   it('are led to by links that tell pages from addresses', () => {

@@ -40,9 +40,10 @@ export function stampOf(brand: Workbench): string {
   return [brand.identity.revision, brand.choices.revision, brand.frame.revision, pages].join('-');
 }
 
-/** Whether some document of a brand is as it was before another answer. Revisions only ever rise. */
+/** Whether a brand is as it was before another answer: revisions and releases only ever become more. */
 export function isOlder(one: Workbench, other: Workbench): boolean {
   const pages = one.pages.map((page) => pageDocument(page.body.id));
+  if (one.releases.length < other.releases.length) return true;
   return [IDENTITY, CHOICES, FRAME, ...pages].some((name) => revisionOf(one, name) < revisionOf(other, name));
 }
 

@@ -16,18 +16,14 @@ const LISTS: Record<string, (entry: Entry) => string> = {
 export function laid(held: Workbench, answer: Changed): Workbench {
   const { base, gone = {}, order = {}, system, ...parts } = answer;
   if (!base) return { ...parts, system } as Workbench;
-  const touched = (path: string, own: object | undefined) =>
-    Boolean(lists(own)[path.split('/').at(-1) ?? ''] ?? gone[path] ?? order[path]);
-  const over = (path: string, old: object, own: object | undefined) => {
-    const part = path.split('/').at(-1) ?? '';
-    const named = LISTS[path] as (entry: Entry) => string;
-    return entries(lists(old)[part] ?? [], lists(own)[part] ?? [], named, gone[path] ?? [], order[path]);
-  };
   const made = { ...held, ...parts } as unknown as Entry;
   const drawn = { ...held.system, ...system } as unknown as Entry;
-  for (const path of Object.keys(LISTS).filter((one) => touched(one, one.includes('/') ? system : answer))) {
-    if (path.includes('/')) drawn[path.slice(path.indexOf('/') + 1)] = over(path, held.system, system);
-    else made[path] = over(path, held, answer);
+  for (const [path, named] of Object.entries(LISTS)) {
+    const name = path.replace('system/', '');
+    const [old, own, target] = name === path ? [held, answer, made] : [held.system, system, drawn];
+    const known = lists(own)[name];
+    if (known || gone[path] || order[path])
+      target[name] = entries(lists(old)[name] ?? [], known ?? [], named, gone[path] ?? [], order[path]);
   }
   const same = !system && !Object.keys(gone).some((path) => path.startsWith('system/'));
   return { ...made, system: same ? held.system : drawn } as unknown as Workbench;

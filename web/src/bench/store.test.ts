@@ -126,6 +126,22 @@ describe('a change of choices', () => {
   });
 });
 
+describe('an answer that makes no sense', () => {
+  it('is told, and nothing is being saved any more', async () => {
+    const { store, call } = opened();
+    const done = store.change('Title', title('Neu'));
+    (await call('changes')).answer({ state: 'a', base: 'first', pages: [{}] });
+    expect(await done).toBe(false);
+    expect(store.shown.error).not.toBeNull();
+    expect(store.shown.saving).toBe(false);
+    const again = store.change('Title', title('Neuer'));
+    expect(store.shown.saving).toBe(true);
+    (await call('changes', 1)).answer(stored('b', { pages: [{ ...page('Neuer'), revision: 2 }] as never }));
+    expect(await again).toBe(true);
+    expect(store.shown.saving).toBe(false);
+  });
+});
+
 describe('a change of a page', () => {
   it('shows at once and stays when another answer comes first', async () => {
     const { store, call } = opened();

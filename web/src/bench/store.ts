@@ -198,13 +198,12 @@ export class BenchStore implements Bench {
         const answer = await unwrap(
           client.POST('/api/brands/{brand_id}/changes', { ...this.path, headers: this.held, body: { label, edits } }),
         );
+        const next = laid(base, answer);
         this.pending = this.pending.filter((one) => one !== changes);
-        this.writes -= 1;
         if (restyles && this.ahead) {
           this.ahead.writes -= 1;
           if (!this.ahead.writes) this.ahead = null;
         }
-        const next = laid(base, answer);
         if (!this.ahead && move === this.moves) {
           this.styled = null;
           this.restyle(next.system);
@@ -213,16 +212,17 @@ export class BenchStore implements Bench {
         this.answered = next;
         this.ports.keep(next);
         if (move === this.moves) this.stopDraft();
-        this.set({});
         return true;
       } catch (problem) {
-        this.writes -= 1;
         this.ahead = null;
         this.pending = this.pending.filter((one) => one !== changes);
         this.stopDraft();
         if (problem instanceof Problem && problem.code === 'stale') this.set({ stale: { problem, label, changes } });
         else this.report(problem);
         return false;
+      } finally {
+        this.writes -= 1;
+        this.set({});
       }
     });
   };

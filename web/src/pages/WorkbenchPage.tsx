@@ -9,7 +9,6 @@ import { painted, restyleAll } from '../sheet/frames';
 import { LibraryFonts } from '../parts/LibraryFonts';
 import { Unopened } from './Unopened';
 import { Waiting } from '../parts/Waiting';
-
 import { ControlStrip } from '../shell/ControlStrip';
 import { Notices } from '../shell/Notices';
 import { ChangedSince } from '../shell/ChangedSince';
@@ -73,15 +72,21 @@ const Room = memo(function Room({ stage }: { stage: string }) {
 });
 
 function Stage({ stage }: { stage: string }) {
-  const { brand } = useShown('brand');
   const draw = STAGES[stage] ?? STAGES['identity'];
   return (
     <main className={`stage stage-${stage}`}>
-      <h1 className="visually-hidden">
-        {brand.identity.body.name}: {stage}
-      </h1>
+      <Title stage={stage} />
       {draw?.()}
     </main>
+  );
+}
+
+function Title({ stage }: { stage: string }) {
+  const { brand } = useShown('brand');
+  return (
+    <h1 className="visually-hidden">
+      {brand.identity.body.name}: {stage}
+    </h1>
   );
 }
 

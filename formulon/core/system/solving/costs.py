@@ -23,7 +23,7 @@ from formulon.core.system.solving.search import (
     between,
     rank_cost,
     rank_costs,
-)  # fmt: skip
+)
 from formulon.core.system.solving.texts import Forbidden, Texts
 
 _Wish = tuple[tuple[float, float, float], tuple[int, ...], float | None]  # OKLab, order of classes, bound on chroma

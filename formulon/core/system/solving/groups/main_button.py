@@ -27,7 +27,7 @@ from formulon.core.system.solving.search import (
     Swatch,
     ascending,
     bars,
-)  # fmt: skip
+)
 from formulon.core.system.solving.texts import Texts
 
 STANDS_OFF = 1.5  # least contrast ratio at which a fill of another hue is told from its ground (common practice)

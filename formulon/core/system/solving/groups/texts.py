@@ -23,7 +23,7 @@ from formulon.core.system.solving.scene import (
     made_for_here,
     passes,
     shifts,
-)  # fmt: skip
+)
 from formulon.core.system.solving.search import ALL, PURE, SIGNAL, TONES, Swatch, ascending, best, ranked
 from formulon.core.system.solving.settings import ColorSettings
 from formulon.core.system.system import Conflict
