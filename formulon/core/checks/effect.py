@@ -73,9 +73,13 @@ def effect(before: Site, after: Site, open_blob: OpenBlob | None = None) -> Effe
         _turned(old, new, now),
         sum(not one.cause for one in old.conflicts),
         sum(not one.cause for one in new.conflicts),
-        check(was, old, profile=profile_of(before.choices)).counts["stop"],
-        check(now, new, profile=profile_of(after.choices)).counts["stop"],
+        _stops(before, old, was),
+        _stops(after, new, now),
     )
+
+
+def _stops(site: Site, system: System, facts: list[Fact]) -> int:
+    return check(facts, system, frame=site.frame.ids, profile=profile_of(site.choices)).counts["stop"]
 
 
 def _tokens(old: System, new: System, uses: dict[str, int]) -> list[TokenChange]:

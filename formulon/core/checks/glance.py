@@ -17,6 +17,12 @@ class Glance:
     uses: Counter[tuple[str, str]]
     scaled: tuple[str, ...]
 
+    def __add__(self, other: "Glance") -> "Glance":
+        return Glance(self.uses + other.uses, self.scaled + other.scaled)
+
+
+NOTHING_SEEN = Glance(Counter(), ())
+
 
 def glance(facts: Iterable[Fact], scheme: Scheme) -> Glance:
     """Of the facts of a page; uses of one scheme alone."""

@@ -78,12 +78,31 @@ class Prediction:
         self.link_padding = float(system.tokens["link/padding-block"].value["value"])
 
     def page(self, page: Page) -> Iterator[Fact]:
-        yield PageHead(
-            PagePlace(page.id, "", ""), page.name, page.title, page.description, self.language, page.id == self.site.drawn[0].id
-        )
+        """All facts of a page, in the order in which it is read."""
+        yield from self.head(page)
         yield from self.header(page)
+        yield from self.sections(page)
+        yield from self.footer(page)
+
+    def own(self, page: Page) -> Iterator[Fact]:
+        """The facts of a page without header and footer, which are the same on every page."""
+        yield from self.head(page)
+        yield from self.sections(page)
+
+    def frame(self, page: Page) -> Iterator[Fact]:
+        """The facts of header and footer, placed on a page."""
+        yield from self.header(page)
+        yield from self.footer(page)
+
+    def head(self, page: Page) -> Iterator[Fact]:
+        first = page.id == self.site.drawn[0].id
+        yield PageHead(PagePlace(page.id, "", ""), page.name, page.title, page.description, self.language, first)
+
+    def sections(self, page: Page) -> Iterator[Fact]:
         for section in page.sections:
             yield from self.section(page, section)
+
+    def footer(self, page: Page) -> Iterator[Fact]:
         footer, contact = self.site.frame.footer, self.site.identity.contact
         yield from self.section(page, footer)
         yield from self.name(page, footer)

@@ -12,7 +12,7 @@ from dataclasses import asdict, dataclass, field, replace
 from functools import cached_property
 from typing import Any
 
-from formulon.core.checks.glance import Glance, glance
+from formulon.core.checks.glance import NOTHING_SEEN, Glance, glance
 from formulon.core.checks.page_facts import Fact, PagePlace, SectionHead, TextRun
 from formulon.core.checks.predict import Prediction, predict, predict_section
 from formulon.core.checks.profiles import ALL, Profile, profile_of
@@ -97,7 +97,7 @@ class PageChecks:
     counts: Counter[str]
     found: list[tuple[Finding, Cause]]
     kept: tuple[Fact, ...] = ()  # of a page, for the rules that look at the whole site
-    glance: Glance | None = None  # of a page
+    glance: Glance = NOTHING_SEEN
 
 
 def check(
@@ -151,25 +151,32 @@ class Preflight:
         return Prediction(self.site, self.system, self.open_blob)
 
     def report(self) -> Report:
-        """What the rules find on all pages, without fixes."""
-        frame = (self.site.frame.header.id, self.site.frame.footer.id)
-        return _report([*(self.page(page) for page in self.site.drawn), self.whole()], frame)
+        """What the rules find on all pages, without fixes. Header and footer are checked once."""
+        return _report([self.frame(), *(self.page(page) for page in self.site.drawn), self.whole()])
 
     def glances(self) -> list[Glance]:
-        """Every page at a glance."""
-        return [seen for page in self.site.drawn if (seen := self.page(page).glance)]
+        """Every page at a glance, with its header and footer."""
+        return [self.frame().glance + self.page(page).glance for page in self.site.drawn]
 
     def whole(self) -> PageChecks:
         """What the rules find that look at the site as a whole."""
         return _run_site([fact for page in self.site.drawn for fact in self.page(page).kept], self.system, self.rules)
 
     def page(self, page: Page) -> PageChecks:
-        """What the rules find on a page."""
-        key = hashlib.blake2b((self.shared + page.model_dump_json()).encode(), digest_size=16).hexdigest()
+        """What the rules find on a page but for its header and footer."""
+        return self._checks(page.model_dump_json(), lambda: self.prediction.own(page))
+
+    def frame(self) -> PageChecks:
+        """What the rules find in header and footer, told of the first page."""
+        return self._checks("frame", lambda: self.prediction.frame(self.site.drawn[0]))
+
+    def _checks(self, content: str, facts_of: Callable[[], Iterable[Fact]]) -> PageChecks:
+        """The checks of facts, kept by the content that they are of."""
+        key = hashlib.blake2b((self.shared + content).encode(), digest_size=16).hexdigest()
         found = self.kept.get(key)
         if found is None:
             self._go_on()
-            facts = list(self.prediction.page(page))
+            facts = list(facts_of())
             kept = tuple(fact for fact in facts if isinstance(fact, KEPT))
             seen = glance(facts, self.system.schemes[0])
             found = self.kept[key] = replace(_run(facts, self.system, self.rules), kept=kept, glance=seen)
@@ -185,8 +192,8 @@ class Preflight:
         page = self.site.page(page_id)
         if page is None:
             return None
-        both = (*self.page(page).found, *self.whole().found)
-        return next((one for one in both if one[0].key == key and one[0].page == page_id), None)
+        everywhere = (*self.frame().found, *self.page(page).found, *self.whole().found)
+        return next((one for one in everywhere if one[0].key == key and one[0].page == page_id), None)
 
     def fixes(self, finding: Finding) -> list[Fix]:
         """The proposals after which the rule finds less on the page than it did."""
@@ -231,9 +238,9 @@ class Preflight:
         if changed is None:
             return True, []
         kept = [one for one in changed.sections if one.id == section]
-        whole = section in (site.frame.header.id, site.frame.footer.id) or not kept
+        whole = section in site.frame.ids or not kept
         facts = [] if whole else predict_section(site, system, changed, kept[0], self.open_blob)
-        before = self.page(page).found
+        before = (*self.frame().found, *self.page(page).found)
         if one.looks_at is not PageView and _one_section(proposal.changes, self.site, page, section):
             had = sum(finding.rule == one.id and finding.section == section for finding, _ in before)
             return len(_run(facts, system, [one]).found) < had, facts

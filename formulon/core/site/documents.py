@@ -115,5 +115,14 @@ def site_from(parts: Mapping[str, Model], assets: list[Asset], library: Library 
 
 def site_of(bodies: Bodies, assets: list[Asset], library: Library = SHIPPED) -> Site:
     """The site that documents make, in families of a library."""
-    parts = {name: kind_of(name).model.model_validate(body) for name, body in of_site(bodies).items()}
-    return site_from(parts, assets, library)
+    return site_from(parts_of(bodies), assets, library)
+
+
+def parts_of(bodies: Bodies, known: Mapping[str, tuple[Body, Model]] | None = None) -> dict[str, Model]:
+    """The parts of a site by the name of their document. `known` has parts with the bodies that they were read from; what has
+    the same body is not read again."""
+    made = {}
+    for name, body in of_site(bodies).items():
+        read = (known or {}).get(name)
+        made[name] = read[1] if read and read[0] == body else kind_of(name).model.model_validate(body)
+    return made

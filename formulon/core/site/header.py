@@ -35,9 +35,31 @@ def name_scale(site: Site, system: System) -> float:
     return scale
 
 
+class _Asked:
+    """What `rows` looks at: a site's header and names, and the system, told from others by being the same object."""
+
+    def __init__(self, site: Site, system: System) -> None:
+        self.site, self.system = site, system
+        names = tuple(page.name for page in site.header_menu())
+        self.key = id(system), site.frame.header.model_dump_json(), names, site.identity.name, site.identity.language
+
+    def __hash__(self) -> int:
+        return hash(self.key)
+
+    def __eq__(self, other: object) -> bool:
+        return isinstance(other, _Asked) and self.key == other.key and self.system is other.system
+
+
 def rows(site: Site, system: System) -> dict[str, int]:
     """The least viewport width in px from which there is room for the action beside the menu ("menu"), for all names in a row
     of their own ("rows"), and for everything in one row ("row")."""
+    return _rows(_Asked(site, system))
+
+
+@lru_cache(maxsize=16)
+def _rows(asked: _Asked) -> dict[str, int]:
+    """`rows`, kept: the style sheet, the checks and the mark of a page's state ask for it one after the other."""
+    site, system = asked.site, asked.system
     found = {"menu": NEVER, "rows": NEVER, "row": NEVER}
     scale = name_scale(site, system)
     for viewport in range(WIDEST, NARROWEST - 1, -_EVERY):

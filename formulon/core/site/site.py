@@ -102,6 +102,10 @@ class Frame(Model):
         default="", max_length=300, description="Where the site will stand, for search engines and links to it."
     )
 
+    @property
+    def ids(self) -> tuple[str, str]:
+        return self.header.id, self.footer.id
+
     @field_validator("address")
     @classmethod
     def _whole(cls, value: str) -> str:
@@ -176,7 +180,8 @@ class Site(Model):
 
     def model_copy(self, *, update: Mapping[str, Any] | None = None, deep: bool = False) -> Self:
         made = super().model_copy(update=update, deep=deep)
-        made.__dict__.pop("drawn", None)  # which follows from what may have been changed
+        for derived in ("drawn", "_system"):  # which follow from what may have been changed
+            made.__dict__.pop(derived, None)
         return made
 
     def with_choices(self, choices: Choices) -> Self:
@@ -200,7 +205,16 @@ class Site(Model):
 
     def system(self) -> System:
         """The style system of its identity under its choices."""
+        return self._system
+
+    @cached_property
+    def _system(self) -> System:
         return resolve(self.identity, self.choices, self.library)
+
+    def dressed_as(self, other: "Site") -> None:
+        """Takes over the system of another site that has the very same identity and choices, and the same families."""
+        if (other.identity, other.choices) == (self.identity, self.choices):
+            self.__dict__["_system"] = other.system()
 
     def menu(self) -> list[Page]:
         """The pages that navigation and footer lead to, besides the start page."""

@@ -66,7 +66,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     brand.refresh_from_db()
     bodies, revisions = bodies_of(brand)
     site = site_in(brand, bodies)
-    summary = summary_of(bodies, site, blob_of(brand))
+    summary = summary_of(site, blob_of(brand))
     back, forth = entries.steps(brand, _person(request))
     # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
     releases = list(brand.releases.select_related("author").defer("snapshot"))

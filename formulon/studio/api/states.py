@@ -4,16 +4,13 @@ Every workbench that is answered gets the name of a state; of the newest states 
 that does not know a state (another one answered, or it was long ago) answers with everything.
 """
 
-import json
 import secrets
-from collections import OrderedDict
 from collections.abc import Callable, Iterator
-from threading import Lock
 from typing import Any
 
 from formulon.studio.api import shapes
+from formulon.studio.services.kept import Kept
 
-MOST = 64  # states of all brands
 Entry = dict[str, Any]
 
 # Lists of which only the entries are answered that changed, each with what names an entry; and those whose order is shown.
@@ -28,8 +25,8 @@ LISTS: dict[str, Callable[[Entry], str]] = {
 ORDERED = ("pages", "pictures", "releases")
 _Marks = dict[str, int | dict[str, int]]
 
-_known: "OrderedDict[tuple[str, str], _Marks]" = OrderedDict()
-_lock = Lock()
+MOST = 64  # states of all brands
+_known: Kept[tuple[str, str], _Marks] = Kept(MOST)
 
 
 def _fields(data: Entry) -> Iterator[tuple[str, Any]]:
@@ -42,7 +39,7 @@ def _fields(data: Entry) -> Iterator[tuple[str, Any]]:
 
 
 def _mark(value: Any) -> int:
-    return hash(json.dumps(value))
+    return hash(repr(value))  # plain data, of which this is the quickest text
 
 
 def _marks(data: Entry) -> _Marks:
@@ -64,17 +61,13 @@ def _remembered(bench: shapes.Workbench) -> tuple[Entry, _Marks]:
     bench.state = secrets.token_hex(8)
     data = bench.model_dump(mode="json")
     made = _marks(data)
-    with _lock:
-        _known[bench.id, bench.state] = made
-        while len(_known) > MOST:
-            _known.popitem(last=False)
+    _known[bench.id, bench.state] = made
     return data, made
 
 
 def changed(bench: shapes.Workbench, held: str) -> shapes.Changed:
     """What a workbench has otherwise than the state that its asker holds; everything where that is not known."""
-    with _lock:
-        old = _known.get((bench.id, held))
+    old = _known.get((bench.id, held))
     data, new = _remembered(bench)
     if old is None:
         return shapes.Changed.model_validate(data | {"base": ""})

@@ -3,13 +3,14 @@
 from typing import Any
 
 from django.contrib.auth.models import User
-from django.db.models import F, OuterRef, Q, Subquery
+from django.db.models import OuterRef, Subquery
 
 from formulon.core.site.changes import patched
 from formulon.studio.models import Brand, Entry
 
 Body = dict[str, Any]
 PLAN = "(plan)"
+_FEW = 40  # entries that are fetched at a time, newest first, where only the newest are wanted
 
 
 def name_of(person: User | None) -> str:
@@ -62,12 +63,19 @@ def before_last(brand: Brand, bodies: dict[str, Body]) -> tuple[str, dict[str, B
 def steps(brand: Brand, person: User | None) -> tuple[Entry | None, Entry | None]:
     """The changes that undo and redo would take for a person next: the newest of their own that holds; and what they have taken
     back last, unless they have made another change since."""
-    own = brand.entries.select_related("author").filter(Q(author=person) | Q(author=None))
-    newest = Entry.objects.filter(of=OuterRef("pk")).order_by("-number").values("kind")[:1]
-    changes = own.filter(kind=Entry.Kind.CHANGE).annotate(last=Subquery(newest)).order_by("-number")
-    back = changes.filter(Q(last=None) | Q(last=Entry.Kind.REDO)).first()
-    made = changes.first()
-    twin = Entry.objects.filter(of=OuterRef("of")).order_by("-number").values("pk")[:1]
-    taken = own.filter(kind=Entry.Kind.UNDO, number__gt=made.number if made else 0)
-    forth = taken.annotate(last=Subquery(twin)).filter(last=F("pk")).select_related("of__author").order_by("-number").first()
-    return back, forth.of if forth else None
+    last: dict[int, str] = {}  # of a change, what was done with it last
+    back = made = taken = None
+    walked = brand.entries.order_by("-number").values_list("pk", "kind", "of_id", "author_id")
+    for pk, kind, of, author in walked.iterator(chunk_size=_FEW):
+        own = author is None or (person is not None and author == person.pk)
+        if of is not None:
+            if own and kind == Entry.Kind.UNDO and made is None and taken is None and of not in last:
+                taken = of
+            last.setdefault(of, kind)
+        elif own and kind == Entry.Kind.CHANGE:
+            made = made or pk
+            if last.get(pk) != Entry.Kind.UNDO:
+                back = pk
+                break
+    found = brand.entries.select_related("author").in_bulk([one for one in (back, taken) if one])
+    return found.get(back), found.get(taken)

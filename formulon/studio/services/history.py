@@ -56,7 +56,7 @@ def write(brand: Brand, author: User | None, label: str, edits: list[Edit], read
     A change of the identity plans the pages anew while nobody has edited them.
     """
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
-    stored = {document.name: document for document in brand.documents.select_for_update()}
+    stored = {document.name: document for document in brand.documents.select_for_update().order_by("pk")}
     _refuse_stale(brand, stored, edits)
     before = {name: document.body for name, document in stored.items()}
     after = dict(before)
@@ -72,7 +72,7 @@ def replace(
 ) -> Entry | None:  # fmt: skip
     """Puts whole bodies in the place of documents, each based on a revision, as one entry. As `write` otherwise."""
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
-    stored = {document.name: document for document in brand.documents.select_for_update()}
+    stored = {document.name: document for document in brand.documents.select_for_update().order_by("pk")}
     _refuse_stale(brand, stored, [Edit(name, revision, []) for name, (revision, _) in bodies.items()])
     before = {name: document.body for name, document in stored.items()}
     after = before | {name: checked(name, body) for name, (_, body) in bodies.items()}
@@ -126,7 +126,7 @@ def proposal(brand: Brand) -> tuple[dict[str, Body], dict[str, Body], dict[str, 
 def replan(brand: Brand, author: User | None) -> Entry | None:
     """Plans the pages anew from the identity around what was edited or locked, as one entry."""
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
-    stored = {document.name: document for document in brand.documents.select_for_update()}
+    stored = {document.name: document for document in brand.documents.select_for_update().order_by("pk")}
     before = {name: document.body for name, document in stored.items()}
     _, merged, planned = proposal(brand)
     after = {name: body for name, body in before.items() if page_of(name) is None} | merged
@@ -182,7 +182,7 @@ def _refuse_another(brand: Brand, entry: Entry, entry_id: int, person: User | No
 def _step(brand: Brand, person: User | None, change: Entry, kind: Entry.Kind, way: str, anyway: bool) -> Entry:
     """Appends what takes a change back, or makes it again."""
     _refuse_changed_since(brand, person, change, anyway)
-    stored = {document.name: document for document in brand.documents.select_for_update()}
+    stored = {document.name: document for document in brand.documents.select_for_update().order_by("pk")}
     before = {name: document.body for name, document in stored.items()}
     after, base = dict(before), brand.planned
     for part in change.edits:

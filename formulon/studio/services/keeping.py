@@ -8,7 +8,7 @@ from pydantic import ValidationError
 from formulon.core.errors import ChangeError, FormulonError
 from formulon.core.site import fonts
 from formulon.core.site.changes import explain
-from formulon.core.site.documents import IDENTITY, page_document
+from formulon.core.site.documents import IDENTITY, page_document, page_of
 from formulon.core.site.planner import plan
 from formulon.core.site.render import Preview, render_page
 from formulon.studio.errors import Unopenable
@@ -38,13 +38,14 @@ def refuse_unopenable(brand: Brand, before: dict[str, Body], after: dict[str, Bo
 def _open(brand: Brand, before: dict[str, Body], after: dict[str, Body]) -> None:
     identity = after[IDENTITY]
     site = site_in(brand, after)
-    summary_of(after, site, blob_of(brand))
+    summary_of(site, blob_of(brand))
     changed = {name for name in after if before.get(name) != after[name]}
     system = site.system()
     if IDENTITY in changed:
         plan(site.identity, site.choices, site.assets, library=site.library)
         if any(before.get(IDENTITY, {}).get(part) != identity.get(part) for part in ("fonts", "typefaces")):
             fonts.files(site)
-    pages = [page for index, page in enumerate(site.drawn) if index == 0 or page_document(page.id) in changed]
+    shared = any(page_of(name) is None for name in changed)  # what the start page is drawn anew with, too
+    pages = [page for index, page in enumerate(site.drawn) if (shared and index == 0) or page_document(page.id) in changed]
     for page in pages:
         render_page(site, system, page, Preview("/", "/", system.schemes[0], "/"))

@@ -1,46 +1,13 @@
 """Preflight of a brand: findings of all pages, and the fixes of those that somebody looks at. What pages had is kept by content."""
 
-from collections import OrderedDict
-from collections.abc import Callable, Iterator, MutableMapping
-from threading import Lock
+from collections.abc import Callable
 
 from formulon.core.checks.runner import Fix, PageChecks, Preflight
 from formulon.studio.models import Brand
 from formulon.studio.services import sites
+from formulon.studio.services.kept import Kept
 
-MOST_KEPT = 600  # pages, over all brands of a process
-
-
-class Kept(MutableMapping[str, PageChecks]):
-    """The checks of pages by their content, those asked for least lately first to go."""
-
-    def __init__(self, most: int) -> None:
-        self.most, self.lock = most, Lock()
-        self.pages: OrderedDict[str, PageChecks] = OrderedDict()
-
-    def __getitem__(self, key: str) -> PageChecks:
-        with self.lock:
-            self.pages.move_to_end(key)
-            return self.pages[key]
-
-    def __setitem__(self, key: str, value: PageChecks) -> None:
-        with self.lock:
-            self.pages[key] = value
-            while len(self.pages) > self.most:
-                self.pages.popitem(last=False)
-
-    def __delitem__(self, key: str) -> None:
-        with self.lock:
-            del self.pages[key]
-
-    def __iter__(self) -> Iterator[str]:
-        return iter(list(self.pages))
-
-    def __len__(self) -> int:
-        return len(self.pages)
-
-
-KEPT = Kept(MOST_KEPT)
+KEPT: Kept[str, PageChecks] = Kept(600)  # pages, over all brands of a process
 
 
 def of(brand: Brand, gone: Callable[[], bool] = lambda: False) -> Preflight:

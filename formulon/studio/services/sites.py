@@ -3,24 +3,49 @@
 import hashlib
 import json
 from collections.abc import Callable
-from typing import Any
+from dataclasses import dataclass
+from typing import Any, cast
 
 from django.contrib.auth.models import User
 from django.db import IntegrityError, transaction
 from django.http import Http404
 
-from formulon.core.site.documents import DECISIONS, FRAME_DOCUMENT, IDENTITY, page_document, planned, site_of
+from formulon.core.site.documents import (
+    DECISIONS,
+    FRAME_DOCUMENT,
+    IDENTITY,
+    of_site,
+    page_document,
+    parts_of,
+    planned,
+    site_from,
+)
 from formulon.core.site.documents import documents as documents_of
 from formulon.core.site.planner import plan
 from formulon.core.site.site import Asset, Page, Rendition, Site
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions
-from formulon.core.system.documents.identity import Identity, free_id, slug
+from formulon.core.system.documents.identity import Identity, Model, free_id, slug
 from formulon.core.system.documents.own_fonts import families_of
 from formulon.core.type.library import SHIPPED, Library
 from formulon.studio.models import Brand, Document, Membership, Picture, StoredFile, Workspace
+from formulon.studio.services.kept import Kept
 
 Bodies = dict[str, dict[str, Any]]
+
+
+@dataclass(frozen=True, slots=True)
+class _Held:
+    """A site with what it was read from. None of it is altered."""
+
+    bodies: Bodies
+    assets: list[Asset]
+    parts: dict[str, tuple[dict[str, Any], Model]]
+    site: Site
+
+
+_STATES = 3  # that are kept of a brand: as it is, as a change would make it, and as it was
+_held: Kept[Any, tuple[_Held, ...]] = Kept(8)
 
 
 def brands_of(user: User) -> Any:
@@ -112,9 +137,21 @@ def load(brand: Brand) -> Site:
 
 
 def site_in(brand: Brand, bodies: Bodies, assets: list[Asset] | None = None) -> Site:
-    """The site that documents of a brand make, which need not be those that are stored."""
-    made = site_of(bodies, assets_of(brand) if assets is None else assets)
-    return made.with_library(library_of(brand, made.identity))
+    """The site that documents of a brand make, which need not be those that are stored. The newest are kept with all that was
+    worked out of them: a write asks for its site before it is accepted, for its answer, and for every page drawn anew."""
+    bodies, assets = of_site(bodies), assets_of(brand) if assets is None else assets
+    held = _held.get(brand.pk, ())
+    for one in held:
+        if one.bodies == bodies and list(one.bodies) == list(bodies) and one.assets == assets:
+            return one.site
+    parts = parts_of(bodies, held[0].parts if held else None)
+    library = library_of(brand, cast(Identity, parts[IDENTITY]))
+    site = site_from(parts, assets, library)
+    if held:
+        site.dressed_as(held[0].site)
+    read = {name: (bodies[name], part) for name, part in parts.items()}
+    _held[brand.pk] = (_Held(bodies, assets, read, site), *held[: _STATES - 1])
+    return site
 
 
 def blob_of(brand: Brand) -> Callable[[str], bytes]:

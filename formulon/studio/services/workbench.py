@@ -1,10 +1,8 @@
 """What the interface shows of a brand at once: system, tokens as CSS, uses, counts, all from the pipeline of core."""
 
 import hashlib
-import json
-from collections import Counter, OrderedDict
+from collections import Counter
 from collections.abc import MutableMapping, Sequence
-from threading import Lock
 from typing import Any
 
 import numpy as np
@@ -15,7 +13,6 @@ from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.cards import on_card
-from formulon.core.site.documents import of_site
 from formulon.core.site.header import name_scale, rows
 from formulon.core.site.kind import card_ground
 from formulon.core.site.pictures import SWEEP, seen_on
@@ -26,28 +23,17 @@ from formulon.core.system.facets.near_duplicates import near_duplicates
 from formulon.core.system.facets.proportions import proportions
 from formulon.core.system.system import System
 from formulon.studio.services import preflight
+from formulon.studio.services.kept import Kept
 
-_KEPT = 6  # summaries of whole sites; the newest ones
-_summaries: "OrderedDict[str, dict[str, Any]]" = OrderedDict()
-_lock = Lock()
+_summaries: Kept[int, tuple[Site, dict[str, Any]]] = Kept(6)  # by the object that a site is
 
 
-def summary_of(bodies: dict[str, dict[str, Any]], site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
-    """What `resolved` says of the site that documents make; kept by their content, since a write asks for it before it is
-    accepted and again for its answer."""
-    known = [asset.model_dump(exclude={"svg"}) for asset in site.assets]
-    text = json.dumps([of_site(bodies), known], sort_keys=True)
-    key = hashlib.blake2b(text.encode()).hexdigest()
-    with _lock:
-        if key in _summaries:
-            _summaries.move_to_end(key)
-            return _summaries[key]
-    made = resolved(site, open_blob, preflight.KEPT)
-    with _lock:
-        _summaries[key] = made
-        while len(_summaries) > _KEPT:
-            _summaries.popitem(last=False)
-    return made
+def summary_of(site: Site, open_blob: OpenBlob | None = None) -> dict[str, Any]:
+    """What `resolved` says of a site; kept, since a write asks for it before it is accepted and again for its answer."""
+    known = _summaries.get(id(site))
+    if known is None or known[0] is not site:
+        known = _summaries[id(site)] = site, resolved(site, open_blob, preflight.KEPT)
+    return known[1]
 
 
 def resolved(

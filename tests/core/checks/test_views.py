@@ -170,12 +170,15 @@ def test_the_same_layout_does_not_stand_three_times(site: Site, layouts: tuple[s
 # Kept, and told once
 
 
+OUTCOMES = ("pass", "fail", "cannot-tell", "does-not-apply")
+
+
 def test_pages_that_are_kept_are_still_looked_at_together(site: Site) -> None:
     two = with_sections(with_sections(site, section("a", link=LINK)), section("b", link=LINK | {"to": "page:contact"}), page=1)
     kept: dict[str, Any] = {}
     first = Preflight(two, kept=kept).report()
     again = Preflight(two, kept=kept)
-    assert again.report() == first and len(kept) == len(site.pages)
+    assert again.report() == first and len(kept) == len(site.pages) + 1, "every page, and the frame once"
     (finding,) = [one for one in first.findings if one.rule == "links/label-across-pages"]
     assert again.finding(finding.page, finding.key) == finding and again.fixes(finding)
     assert again.finding(site.pages[0].id, finding.key) is None
@@ -209,3 +212,25 @@ def test_profiles_are_sets_of_rules_with_thresholds_and_severities(site: Site) -
 def test_a_profile_names_rules_and_options_that_there_are(profile: Profile) -> None:
     with pytest.raises(LookupError):
         list(profile.rules())
+
+
+def test_header_and_footer_are_checked_once_however_many_pages_there_are(site: Site) -> None:
+    many = site.model_copy(
+        update={
+            "pages": [*site.pages, *(site.pages[-1].model_copy(update={"id": f"more-{n}", "menu": False}) for n in range(9))]
+        }
+    )
+    bad = many.model_copy(deep=True)
+    bad.frame.header.content["action"] = {"label": "Nowhere", "to": ""}
+    (finding,) = [
+        one
+        for one in Preflight(bad).report().findings
+        if one.section == bad.frame.header.id and one.rule == "links/dead-destination"
+    ]
+    assert finding.page == site.pages[0].id
+    work = Preflight(many)
+    parts = [work.frame(), work.whole(), *(work.page(page) for page in many.drawn)]
+    told = work.report().counts
+    assert {name: told[name] for name in OUTCOMES} == {name: sum(part.counts[name] for part in parts) for name in OUTCOMES}
+    assert len(parts) == len(many.pages) + 2 and work.frame().counts["pass"] > 20
+    assert Preflight(bad).fixes(finding)
