@@ -9,6 +9,7 @@ import shutil
 import sys
 from dataclasses import asdict
 from pathlib import Path
+from typing import Any
 
 ROOT = Path(__file__).resolve().parent.parent
 sys.path.insert(0, str(ROOT))
@@ -50,7 +51,9 @@ def copy(package: Path) -> dict[str, object]:
         (low, high, subset, style): package / "files" / f"{name}-{subset}-{'wght' if axis else low}-{style}.woff2"
         for low, high in weights for subset in SUBSETS for style in ("normal", "italic")
     }  # fmt: skip
-    faces, italics, codes = [], [], set()
+    faces: list[dict[str, Any]] = []
+    italics: list[dict[str, Any]] = []
+    codes: set[int] = set()
     for (low, high, subset, style), source in sources.items():
         if not source.exists() and (style == "italic" or subset not in ("latin", "latin-ext")):
             continue

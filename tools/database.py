@@ -7,6 +7,7 @@ from pathlib import Path
 
 import psycopg
 from psycopg import sql
+from psycopg.conninfo import make_conninfo
 
 settings = json.loads((Path(__file__).resolve().parent.parent / "var" / "settings.json").read_text())
 ROLE, NAME = settings["DB_USER"], settings["DB_NAME"]
@@ -15,7 +16,8 @@ KINDS = {"r": "TABLE", "p": "TABLE", "v": "VIEW", "m": "MATERIALIZED VIEW", "S":
 
 
 def connect(database: str) -> psycopg.Connection[tuple[str, ...]]:
-    return psycopg.connect(host=settings["DB_HOST"], port=settings["DB_PORT"], dbname=database, autocommit=True, **OWNER)
+    where = make_conninfo(host=settings["DB_HOST"], port=settings["DB_PORT"], dbname=database, **OWNER)
+    return psycopg.connect(where, autocommit=True)
 
 
 with connect("postgres") as connection:

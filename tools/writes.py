@@ -42,7 +42,7 @@ def row(client: Client, brand: Brand, count: int, what: str) -> Row:
     revision = page["revision"] if document != "choices" else held["choices"]["revision"]
     times, sizes = [], []
     for number in range(TIMES):
-        patch = {"op": "replace", "path": "/title", "value": f"Word {number}"}
+        patch: dict[str, Any] = {"op": "replace", "path": "/title", "value": f"Word {number}"}
         if document == "choices":
             patch = {"op": "replace", "path": "/radius", "value": number + 1}
         edit: dict[str, Any] = {"document": document, "revision": revision, "patch": [patch]}
