@@ -51,8 +51,8 @@ from formulon.core.color.overlay import least  # noqa: E402
 from formulon.core.color.srgb import to_hex  # noqa: E402
 from formulon.core.site.behind import TextBlock, behind, cropped  # noqa: E402
 from formulon.core.site.geometry import box_of, box_width  # noqa: E402
+from formulon.core.site.layout import HEADINGS  # noqa: E402
 from formulon.core.site.render import WIDTHS, render, render_page  # noqa: E402
-from formulon.core.site.setting import HEADINGS  # noqa: E402
 from formulon.core.site.site import Frame, Site  # noqa: E402
 from formulon.core.site.site import Page as SitePage  # noqa: E402
 from formulon.core.site.slots import slot_values  # noqa: E402

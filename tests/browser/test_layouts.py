@@ -1,11 +1,12 @@
 """Every layout of the catalogue in Chromium, against what its declaration says: with few contents, many, long ones and hardly any,
 at the edges of every class of widths and between. All layouts of a case stand on one page."""
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from functools import cache
 from pathlib import Path
 from typing import Any
 
+import numpy as np
 import pytest
 from playwright.sync_api import Browser, Page
 
@@ -27,9 +28,23 @@ from formulon.core.system.resolve import resolve
 from tests.browser.test_published import show
 
 WIDTHS = (320, 360, 767, 768, 1023, 1024, 1280, 1920)
+MOST = 13  # items; no rule by number looks at more than the rest by 6
 CASES = ("few", "many", "long", "missing")
 _LONG = "Donaudampfschifffahrtsgesellschaftskapitän"
 _WORDS = "Wir flechten Körbe aus Weiden, die wir selbst auf vier Hektar Moor schneiden, und liefern sie innerhalb einer Woche. "
+
+
+# What slots hold that are neither texts nor pictures nor actions: of a word, and of a number of parts.
+BLOCKS: dict[str, Callable[[str, int], Any]] = {
+    "rich_text": lambda word, count: f"{_WORDS}\n\n- {word}\n\n[{word}](page:home) {_WORDS * count}",
+    "table": lambda word, count: {"head": [word] * count, "rows": [[word] * count] * count},
+    "form": lambda word, count: {
+        "fields": [{"label": word, "help": _WORDS}] * count,
+        "label": word,
+        "to": "mailto:a@b.example",
+    },
+    "map": lambda word, count: {"ways": [{"text": word, "side": "ne"}] * count},
+}
 
 
 def filled(slot: Slot, case: str, number: int = 0) -> Any:
@@ -37,10 +52,14 @@ def filled(slot: Slot, case: str, number: int = 0) -> Any:
     if slot.type == "items":
         if case == "missing":
             return [{name: filled(inner, "few") for name, inner in slot.items.items() if inner.type == "text"}][:1]
-        count = {"few": 2, "many": slot.most, "long": 5}[case]
+        count = {"few": 2, "many": min(slot.most, 12), "long": 5}[case]
         return [{name: filled(inner, case, index) for name, inner in slot.items.items()} for index in range(count)]
     if slot.type == "picture":
         return None if case == "missing" else {"source": f"drawn:arcs/{number + 3}", "alt": "", "decorative": True}
+    if slot.type in BLOCKS:
+        return (
+            None if case == "missing" else BLOCKS[slot.type](_LONG if case == "long" else "Weide", 6 if case == "many" else 2)
+        )
     if slot.type == "action":
         label = {"few": "Mehr", "many": "Alle Körbe ansehen", "long": f"{_LONG} anrufen"}.get(case)
         return label and {"label": label, "to": "page:home"}
@@ -71,13 +90,12 @@ def site(case: str, footer: str) -> Site:
         "contact": {} if case == "missing" else {"email": "korb@moorweide.example", "phone": "+49 30 901820"},
     })  # fmt: skip
     made = plan(identity, Choices.model_validate({"cards": {"many": "lined", "long": "solid"}.get(case, "plain")}))
+    content = {slot: value for slot, own in CATALOGUE["footer"].slots.items() if (value := filled(own, case))}
+    foot = Section(id="footer", kind="footer", layout=footer, ground="footer", content=content)
+    # More sections than a page may have: all of a case are looked at together.
     home = made.pages[0].model_copy(update={"sections": every_layout(case)})
-    body = made.model_dump() | {"pages": [home.model_dump(), *(page.model_dump() for page in made.pages[1:])]}
-    body["frame"]["footer"]["layout"] = footer
-    body["frame"]["footer"]["content"] = {
-        slot: value for slot, own in CATALOGUE["footer"].slots.items() if (value := filled(own, case))
-    }
-    return Site.model_validate(body)
+    frame = made.frame.model_copy(update={"footer": foot})
+    return made.model_copy(update={"pages": [home, *made.pages[1:]], "frame": frame})
 
 
 def write(made: Site, folder: Path) -> None:
@@ -97,7 +115,8 @@ def tab(chromium: Browser) -> Iterator[Page]:
 READ = """() => [...document.querySelectorAll('main > section, body > footer')].map(section => {
   const box = e => { const r = e.getBoundingClientRect(); return [r.left, r.top, r.right, r.bottom]; };
   const list = section.querySelector('.items'), items = list ? [...list.children] : [];
-  const texts = [...section.querySelectorAll('[class*="slot--"]')].map(e => {
+  section.querySelectorAll('details').forEach(e => { e.open = true; });
+  const texts = [...section.querySelectorAll('[class^="t-"][class*="slot--"]')].map(e => {
     const name = /slot--([\\w-]+)/.exec(e.className)[1], item = items.findIndex(i => i.contains(e));
     const range = document.createRange(); range.selectNodeContents(e);
     const tops = new Set([...range.getClientRects()].filter(r => r.width > 0).map(r => Math.round(r.top)));
@@ -190,24 +209,29 @@ def test_a_style_sheet_beside_a_layout_moves_no_box(tab: Page, tmp_path: Path, m
                 boxes = [*(region["box"] for region in one["regions"]), *one["items"], one["box"]]
                 read[-1] += [(x, y - one["box"][1], to, end - one["box"][1]) for x, y, to, end in boxes] if free else []
     sheets.layouts_css.cache_clear()
-    assert len(read[0]) > 60 and read[0] == read[1]
+    assert len(read[0]) > 60 and np.abs(np.array(read[0]) - np.array(read[1])).max() < 0.1
 
 
 @pytest.mark.parametrize("style", ["plain", "lined", "solid"])
 def test_boxes_of_items_are_as_wide_as_predicted_at_every_number(tab: Page, tmp_path: Path, style: str) -> None:
-    """Every number of items of every collection in the catalogue."""
+    """Every number of items of every collection in the catalogue, up to where their rules begin again; where the site's cards
+    stand, in each style of those."""
     sections = []
     for kind, one in CATALOGUE.items():
         for name, layout in one.layouts.items():
-            for count in range(1, one.slots[layout.collection[0]].most + 1) if layout.collection else ():
+            if style != "plain" and not layout.styled:
+                continue
+            for count in range(1, min(MOST, one.slots[layout.collection[0]].most) + 1) if layout.collection else ():
                 slot = one.slots["items"]
                 items = [{key: filled(inner, "few", index) for key, inner in slot.items.items()} for index in range(count)]
-                sections.append(Section(id=f"{kind}-{name}-{count}", kind=kind, layout=name, content={"items": items}))
+                sections.append(
+                    Section(id=f"{kind}-{name}-{count}".replace("_", "-"), kind=kind, layout=name, content={"items": items})
+                )
     made = site("few", "columns").with_choices(Choices.model_validate({"cards": style}))
     made = made.model_copy(update={"pages": [made.pages[0].model_copy(update={"sections": sections})]})
     system = resolve(made.identity, made.choices)
     write(made, tmp_path)
-    for width in (360, 768, 1023, 1024, 1280, 1920):
+    for width in (360, 768, 1024, 1280):
         show(tab, tmp_path, "index.html", width)
         for section, seen in zip(sections, tab.evaluate(READ)[:-1], strict=True):
             for text in seen["texts"]:

@@ -6,7 +6,8 @@ from dataclasses import dataclass
 
 from formulon.core.checks.page_facts import Fact, TextRun
 from formulon.core.site.geometry import box_of, box_width
-from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.layout import HEADINGS
+from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import Page, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.system.documents.choices import STEPS

@@ -1,4 +1,4 @@
-"""What is told of a page at a glance: where inks are used, and which texts are drawn smaller."""
+"""What is told of a page at a glance: where inks are used, and which texts are drawn in another size than their step."""
 
 from collections import Counter
 from collections.abc import Iterable
@@ -31,7 +31,7 @@ def glance(facts: Iterable[Fact], scheme: Scheme) -> Glance:
     for fact in facts:
         if not isinstance(fact, TextRun):
             continue
-        if fact.scale < 1:
+        if fact.scale != 1:
             scaled.append(f"{fact.place.section}/{fact.place.slot} {fact.scale:g}")
         part = PARTS[fact.ink]
         if fact.scheme == scheme and part.state not in ("hover", "pressed"):

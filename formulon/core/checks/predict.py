@@ -21,12 +21,13 @@ from formulon.core.checks.page_facts import (
 from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.color.treatment import Treatment
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
-from formulon.core.site.cards import on_card
+from formulon.core.site.cards import ground_at, on_card
 from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px
 from formulon.core.site.header import name_room, name_scale, rows
-from formulon.core.site.kind import Slot, card_ground
+from formulon.core.site.kind import Slot
+from formulon.core.site.layout import HEADINGS
 from formulon.core.site.render import WIDTHS, names_beside
-from formulon.core.site.setting import HEADINGS, set_in, step_of, tag_of
+from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.site import FRAME, Page, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
@@ -187,7 +188,7 @@ class Prediction:
             own = general(path)
             if own not in layout.drawn:
                 continue  # kept for another layout
-            ground = card_ground(section.ground) if own in cards else section.ground
+            ground = ground_at(section, cards, path)
             place = PagePlace(page.id, section.id, path)
             on_picture = slot.of.set_in_type and own in layout.on_picture and self.has_picture(section)
             for fact in slot.of.facts(self, place, section, slot, value, ground):
@@ -273,7 +274,7 @@ class Prediction:
             )
         unwritten, free = marked != value, len(fits) < len(self.widths)
         for run in self.runs(place, shown, tag_of(section, place.slot), name, ground, slot.ink, fits, sizes):
-            if unwritten or styles or free or scale < 1:
+            if unwritten or styles or free or scale != 1:
                 run = replace(run, placeholder=unwritten, styles=styles, free=free, scale=scale)
             yield run
 

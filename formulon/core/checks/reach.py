@@ -12,9 +12,8 @@ from functools import cache
 
 from formulon.core.checks.page_facts import Fact, PagePlace, PictureFact, TextRun
 from formulon.core.site import pictures
-from formulon.core.site.cards import card_count
+from formulon.core.site.cards import card_counts
 from formulon.core.site.catalogue import CATALOGUE, kind_file
-from formulon.core.site.kind import card_ground
 from formulon.core.site.motif_drawn import places
 from formulon.core.site.sheets import layouts_css, shared_css, sheet_of
 from formulon.core.site.site import Section, Site
@@ -133,9 +132,8 @@ def _treated(found: dict[str, Counter[tuple[str, str]]], fact: PictureFact, choi
 def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Section, system: System, choices: Choices) -> None:
     at = (page, section.id)
     found[f"ground/{section.ground}/background"][at] += 1
-    cards = card_count(section, choices)
-    if cards:
-        found[f"ground/{card_ground(section.ground)}/background"][at] += cards
+    for ground, count in card_counts(section, choices).items():
+        found[f"ground/{ground}/background"][at] += count
     layout = section.catalogue.layouts[section.layout]
     if layout.styled and layout.collection:
         found["card/style"][at] += len(section.content.get(layout.collection[0], []))

@@ -4,11 +4,13 @@ import itertools
 from collections.abc import Iterator, Mapping
 
 from formulon.core.site.kind import Kind, Slot
-from formulon.core.site.layout import CLASSES, COLUMNS, Class, Collection, Layout, Place, Region
+from formulon.core.site.layout import CLASSES, COLUMNS, HEADINGS, Class, Collection, Layout, Place, Region
+from formulon.core.system.documents.choices import GROUNDS
 
 _PHONE = (None, (1, 12), (0, 12), (1, 13), (0, 13))  # phones have one column
 _RUNNING = ("body", "intro")
 _NARROWEST = 3  # columns of running text
+_MOST_GROWN = 4.0
 _CAPS = (20, 60)  # em; common practice has lines of 45 to 90 characters
 
 
@@ -52,6 +54,10 @@ def _layout(kind: Kind, layout: Layout, parts: frozenset[str]) -> Iterator[str]:
     wrong = set(layout.steps) - texts
     if wrong:
         yield f"A step is set of {sorted(wrong)[0]}, which is no text."
+    for path, times in layout.grow.items():
+        slot = every_slot(kind.slots).get(path)
+        if slot is None or layout.steps.get(path, slot.step) not in HEADINGS or not 1 < times <= _MOST_GROWN:
+            yield f"{path} is to grow, and is no headline, or by too much."
     for width in CLASSES:
         yield from _together(layout, width)
 
@@ -63,6 +69,8 @@ def _region(region: Region, slots: Mapping[str, Slot], parts: frozenset[str] | s
     for slot, cap in region.caps.items():
         if slot not in region.slots or not _CAPS[0] <= cap <= _CAPS[1]:
             yield f"The cap of {slot} is of a slot that is elsewhere, or no length of a line."
+    if region.ground and not (region.card and region.ground in GROUNDS):
+        yield f"A ground “{region.ground}” is named by what is no card, or there is no such ground."
     pictures = [slot for slot in region.slots if slot in slots and slots[slot].of.picture]
     if bool(pictures) != bool(region.picture):
         yield "A region that holds a picture says of which kind, and no other does."
@@ -93,6 +101,8 @@ def _items(region: Region, items: Collection, slot: Slot) -> Iterator[str]:
             for held in inner.slots:
                 if held not in slot.items:
                     yield f"{part}: {held} is no slot of an item."
+    if any(one not in GROUNDS for one in items.grounds) or (items.grounds and items.card != "solid"):
+        yield "Grounds are named of items that are no solid cards, or there are no such grounds."
     for width in CLASSES:
         tracks, columns = items.tracks(width), COLUMNS if width == "phone" else region.place(width).columns()
         for rest, form_name in tracks.lead.items():

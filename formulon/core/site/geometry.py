@@ -19,6 +19,7 @@ from formulon.core.type.lines import line_count, text_width
 
 __all__ = ["COLUMNS", "GRID_FROM", "WIDE_FROM", "Box", "Length", "action_size", "box_of", "box_width", "content_width", "px"]
 GAP = "space/4"  # between columns
+UNFOLD_MARK = "5"  # room for the mark beside what is pressed to see more
 CARD_INSET = ("card/padding", "card/border")  # inside a card as the site has them, on each side
 
 
@@ -169,6 +170,8 @@ def _item(
                 return None
             place = inner.place(width)
             first, last = place.within(spans[index])
+            if items.unfolds and inner is next(iter(items.usual.values())):
+                room = room.plus(token(UNFOLD_MARK), -1.0)
             start = start.plus(before(room, first, spans[index]))
             return _slot(inner, part, width, spans[index], start, span(room, last - first + 1, spans[index]))
     return None

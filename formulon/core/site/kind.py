@@ -21,6 +21,7 @@ class Slot:
     most: int = 600
     items: dict[str, "Slot"] = field(default_factory=dict)
     one: str = ""  # what an item is called
+    spare: bool = False  # not every layout shows it; what it holds is kept for those that do
 
     @property
     def of(self) -> SlotType:

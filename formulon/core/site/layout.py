@@ -13,6 +13,7 @@ from functools import cached_property
 from typing import Literal
 
 COLUMNS = 12
+HEADINGS = ("display", "h1", "h2", "h3", "h4", "h5", "h6")  # steps that are broken evenly, and set smaller where a word is long
 GRID_FROM = 768  # px of viewport from which the 12 columns stand side by side
 WIDE_FROM = 1024  # and below it a layout may be another than on a desktop
 
@@ -112,6 +113,7 @@ class Region:
     tablet: Place | None = None
     phone: Place = field(default_factory=Place)
     card: bool = False  # stands on an inset card of another ground
+    ground: str = ""  # which ground that is; empty for the quiet one beside the section's
     ruled: bool = False  # has a line above it
     behind: bool = False  # a picture that fills the section behind everything else
     picture: Literal["", "opening", "text", "card"] = ""  # which of the site's kinds of pictures it holds
@@ -136,11 +138,15 @@ class Collection:
     tablet: Tracks | None = None
     phone: Tracks = field(default_factory=lambda: Tracks(COLUMNS))
     card: Literal["", "site", "solid"] = ""  # drawn as the site's cards are; or always on another ground
+    grounds: tuple[str, ...] = ()  # of solid items one after the other, and from the first again; empty for the quiet one
+    even: bool = False  # items of a row are as high as its highest
     inset: str = ""  # space inside an item
     pad: str = ""  # space inside an item, above and below alone
     ruled: bool = False  # a line above each item and under the last
     gap: str = "5"  # between rows of items; empty for none
     inner: str = "3"  # between the parts of an item
+    unfolds: bool = False  # the first part of an item is pressed to see the others
+    opens: bool = False  # the picture of an item is pressed to see it large
 
     def tracks(self, width: Class) -> Tracks:
         return self.phone if width == "phone" else (self.tablet or self.at) if width == "tablet" else self.at
@@ -185,6 +191,7 @@ class Layout:
     frame: Room = field(default_factory=Room)
     phone: Room | None = None
     steps: Mapping[str, str] = field(default_factory=dict)
+    grow: Mapping[str, float] = field(default_factory=dict)  # of a headline, how many times its step it is drawn where it fits
     measured: bool = False
 
     def frame_at(self, width: Class) -> Room:
@@ -213,19 +220,15 @@ class Layout:
         return any(region.picture and not region.items for region in self.regions.values())
 
     @cached_property
-    def solid(self) -> tuple[str, ...]:
-        """The slots that stand on a card of another ground, those of items without their number ("items/title")."""
-        own = [slot for region in self.regions.values() if region.card for slot in region.slots]
-        return (*own, *(self._parts if self.collection and self.collection[2].card == "solid" else ()))
+    def styled(self) -> bool:
+        """Whether items stand on cards as the site has them."""
+        return self.collection is not None and self.collection[2].card == "site"
 
     @cached_property
-    def styled(self) -> tuple[str, ...]:
-        """The slots that stand on cards as the site has them."""
-        return self._parts if self.collection and self.collection[2].card == "site" else ()
-
-    @property
-    def _parts(self) -> tuple[str, ...]:
-        assert self.collection is not None
+    def item_slots(self) -> tuple[str, ...]:
+        """The slots of items but for their pictures, without their number ("items/title")."""
+        if self.collection is None:
+            return ()
         name, _, items = self.collection
         return tuple(f"{name}/{slot}" for region in items.usual.values() if not region.picture for slot in region.slots)
 

@@ -35,6 +35,8 @@ GRID_CSS = f""".grid {{
 """
 _FROM = {"phone": "", "tablet": f"(min-width: {GRID_FROM}px)", "desktop": f"(min-width: {WIDE_FROM}px)"}
 _STACK = "minmax(0, 1fr)"
+# The margin of the page, inside what runs to an edge of the viewport: its words stay in line with the grid.
+_MARGIN = "max(var(--space-gutter), (100vw - var(--space-container)) / 2)"
 # What takes a declaration back in a wider class.
 _INITIAL = {
     "align-content": "normal",
@@ -195,7 +197,8 @@ def _place(region: Region, place: Place, width: Class, frame: Room) -> dict[str,
     made |= _sum("margin-block-end", under)
     if place.inset:
         inset = space(place.inset)
-        sides = [space("gutter") if edge else inset for edge in place.edges]
+        margin = space("gutter") if width == "phone" else _MARGIN
+        sides = [margin if edge else inset for edge in place.edges]
         made |= {"padding-block": inset, "padding-inline": sides[0] if sides[0] == sides[1] else " ".join(sides)}
     if place.above or place.below:
         made["padding-block"] = f"{space(place.above)} {space(place.below)}"
@@ -287,12 +290,13 @@ def _collection(sheet: _Sheet, selector: str, region: Region, items: Collection,
             "grid-template-columns": _STACK if number == 1 else f"repeat({number}, minmax(0, 1fr))",
             "row-gap": space(items.gap),
         }
-        | ({"column-gap": space("4"), "align-items": "start"} if number > 1 else {}),
+        | ({"column-gap": space("4"), "align-items": "stretch" if items.even else "start"} if number > 1 else {}),
     )
     usual = f"{selector} > .item"
     sheet.add(usual, width, _item(items, tracks.span // unit))
+    held = " > .unfold" if items.unfolds else ""
     for part, inner in items.usual.items():
-        _part(sheet, usual, part, inner, width, tracks.span)
+        _part(sheet, usual + held, part, inner, width, tracks.span)
     for count in counts:
         steps = tracks.steps(count, columns)
         deepest = max(steps, default=0)
@@ -309,7 +313,7 @@ def _collection(sheet: _Sheet, selector: str, region: Region, items: Collection,
                 }
             sheet.add(where, width, declarations, usual)
             for part, inner in form.items():
-                _part(sheet, where, part, inner, width, own, usual)
+                _part(sheet, where + held, part, inner, width, own, usual + held)
 
 
 def _times(step: str, factor: int) -> str:

@@ -7,12 +7,18 @@ from formulon.core.type import emphasis
 from formulon.core.type.breaks import SOFT_HYPHEN, between_words
 
 
+def html(template: str, *parts: object) -> Markup:
+    """A template of our own with every %s filled in, escaped unless it is markup already. As Markup.format does, in a quarter of
+    its time, since every element of every page goes through here."""
+    return Markup(template % tuple(map(escape, parts)))
+
+
 def emphasised(line: str, gaps: bool) -> Markup:
     """A line with what is emphasised in elements of its own; see with_gaps for `gaps`."""
     made = Markup("")
     for style, part in emphasis.parts(line):
         inner = with_gaps(part, gaps)
-        made += Markup("<{0}>{1}</{0}>").format(style, inner) if style else inner
+        made += html("<%s>%s</%s>", style, inner, style) if style else inner
     return made
 
 
@@ -21,9 +27,9 @@ def with_gaps(text: str, gaps: bool) -> Markup:
     studio knows one that was written over."""
     made, last = Markup(""), 0
     for found in PLACEHOLDER.finditer(text):
-        wanted = Markup(' data-gap="{}"').format(found[1].replace(SOFT_HYPHEN, "")) if gaps else ""
-        made += breakable(text[last : found.start()]) + Markup('<span class="placeholder"{}>{}</span>').format(
-            wanted, breakable(found[1])
+        wanted = html(' data-gap="%s"', found[1].replace(SOFT_HYPHEN, "")) if gaps else ""
+        made += breakable(text[last : found.start()]) + html(
+            '<span class="placeholder"%s>%s</span>', wanted, breakable(found[1])
         )
         last = found.end()
     return made + breakable(text[last:])

@@ -11,6 +11,7 @@ from markupsafe import Markup
 from formulon.core.site.catalogue import kind_file
 from formulon.core.site.kind import Slot
 from formulon.core.site.layout import Collection, Region
+from formulon.core.site.markup import html
 from formulon.core.site.site import Section
 
 if TYPE_CHECKING:
@@ -36,8 +37,14 @@ def section_html(view: "View", environment: jinja2.Environment, section: Section
     inside = Markup("\n").join(
         one for one, region in zip(regions, layout.regions.values(), strict=True) if one and not region.behind
     )
-    return Markup('{}\n{}{}<div class="grid">\n{}\n</div>\n{}</{}>').format(
-        view.open(section), motif if kind.motif_first else "", behind, inside, "" if kind.motif_first else motif, kind.tag
+    return html(
+        '%s\n%s%s<div class="grid">\n%s\n</div>\n%s</%s>',
+        view.open(section),
+        motif if kind.motif_first else "",
+        behind,
+        inside,
+        "" if kind.motif_first else motif,
+        kind.tag,
     )
 
 
@@ -58,32 +65,44 @@ class _Drawn:
             return self.items(name, region, region.items)
         inner = self.parts(region, "", self.slots)
         ruled = " region--ruled" if region.ruled else ""
-        card = Markup(" ") + self.view.card(self.section) if region.card else Markup("")
-        return Markup('<div class="region region--{}{}"{}>\n{}\n</div>').format(name, ruled, card, inner) if inner else inner
+        card = self.view.card(self.section, region)
+        return html('<div class="region region--%s%s"%s>\n%s\n</div>', name, ruled, card, inner) if inner else inner
 
     def items(self, name: str, region: Region, items: Collection) -> Markup:
         slot = region.slots[0]
         values = self.section.content.get(slot) or []
         if not values:
             return Markup("")
-        card = Markup(" ") + self.view.card(self.section) if self.view.solid(self.section) else Markup("")
         made = [
-            Markup('<li class="item{}"{}>\n{}\n</li>').format(
-                " card" if items.card == "site" else "", card, self.item(slot, index, items)
+            html(
+                '<li class="item%s"%s>\n%s\n</li>',
+                " card" if items.card == "site" else "",
+                self.view.item_card(self.section, index),
+                self.item(slot, index, items),
             )
             for index in range(len(values))
         ]
-        return Markup('<ul class="region region--{} items items--{}{}">\n{}\n</ul>').format(
-            name, len(values), _lines(region, items), Markup("\n").join(made)
+        return html(
+            '<ul class="region region--%s items items--%s%s"%s>\n%s\n</ul>',
+            name,
+            len(values),
+            _lines(region, items),
+            self.view.card(self.section, region),
+            Markup("\n").join(made),
         )
 
     def item(self, slot: str, index: int, items: Collection) -> Markup:
         made = []
         for part, region in items.usual.items():
             inner = self.parts(region, f"{slot}/{index}/", self.slots[slot].items)
+            if inner and items.opens and region.picture:
+                inner += self.view.opened(self.section, f"{slot}/{index}/{region.slots[0]}")
+            summary = items.unfolds and part == next(iter(items.usual))
+            tag = "summary" if summary else "div"
             if inner:
-                made.append(Markup('<div class="part part--{}">{}</div>').format(part, inner))
-        return Markup("\n").join(made)
+                made.append(html('<%s class="part part--%s">%s</%s>', tag, part, inner, tag))
+        inside = Markup("\n").join(made)
+        return html('<details class="unfold">%s</details>', inside) if items.unfolds else inside
 
     def parts(self, region: Region, prefix: str, slots: Mapping[str, Slot]) -> Markup:
         """What a region holds, in its order; buttons that follow one another stand together."""
@@ -91,7 +110,7 @@ class _Drawn:
         for group, names in groupby(region.slots, lambda name: slots[name].of.group(slots[name]) if name in slots else ""):
             own = [self.part(name, prefix, slots) for name in names]
             inside = [one for one in own if one]
-            made += [Markup('<div class="{}">{}</div>').format(group, Markup("").join(inside))] if group and inside else inside
+            made += [html('<div class="%s">%s</div>', group, Markup("").join(inside))] if group and inside else inside
         return Markup("\n").join(made)
 
     def part(self, name: str, prefix: str, slots: Mapping[str, Slot]) -> Markup:

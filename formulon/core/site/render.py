@@ -12,13 +12,14 @@ from markupsafe import Markup
 from formulon.core.site import fonts, missing, pictures, touch_icons
 from formulon.core.site import motif_drawn as motif
 from formulon.core.site.addresses import data_address
-from formulon.core.site.cards import on_card
+from formulon.core.site.cards import item_grounds, region_ground
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
-from formulon.core.site.kind import Slot, card_ground
+from formulon.core.site.kind import Slot
+from formulon.core.site.layout import Region
 from formulon.core.site.mail import mail_to
-from formulon.core.site.markup import breakable, emphasised, with_gaps
+from formulon.core.site.markup import breakable, emphasised, html, with_gaps
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import section_html
@@ -149,11 +150,18 @@ class View:
 
     def open(self, section: Section) -> Markup:
         """The opening tag of a section."""
-        mark = Markup(' data-section="{}"').format(section.id) if self.preview else ""
+        mark = html(' data-section="%s"', section.id) if self.preview else ""
         name = section.kind.replace("_", "-")
         also = " has-motif" if section.id in self.motifs else ""
-        return Markup('<{} class="{} {}--{}{}" data-ground="{}"{}>').format(
-            section.catalogue.tag, name, name, section.layout, also, section.ground, mark
+        return html(
+            '<%s class="%s %s--%s%s" data-ground="%s"%s>',
+            section.catalogue.tag,
+            name,
+            name,
+            section.layout,
+            also,
+            section.ground,
+            mark,
         )
 
     def sweep(self, section: Section) -> tuple[int, ...]:
@@ -166,15 +174,16 @@ class View:
         if how is None:
             return Markup("")
         share = Markup(' data-share="{:.3f}"').format(motif.painted(self.site, self.system, how)) if self.preview else ""
-        return Markup('<div class="motif motif--{}" aria-hidden="true"{}></div>').format(how, share)
+        return html('<div class="motif motif--%s" aria-hidden="true"%s></div>', how, share)
 
-    def card(self, section: Section) -> Markup:
-        """The attribute that puts a card on another ground."""
-        return Markup('data-ground="{}"').format(card_ground(section.ground))
+    def card(self, section: Section, region: Region) -> Markup:
+        """The attribute that puts a region on another ground, where it is a card."""
+        return html(' data-ground="%s"', region_ground(section, region)) if region.card else Markup("")
 
-    def solid(self, section: Section) -> bool:
-        """Whether the section's items stand on another ground."""
-        return any(slot.startswith("items/") for slot in on_card(section, self.site.choices))
+    def item_card(self, section: Section, index: int) -> Markup:
+        """The attribute that puts an item on another ground, where items are cards."""
+        grounds = item_grounds(section, self.site.choices)
+        return html(' data-ground="%s"', grounds[index % len(grounds)]) if grounds else Markup("")
 
     def has(self, section: Section, slot: str) -> bool:
         return section.catalogue.slots[slot].of.filled(section.content.get(slot))
@@ -188,17 +197,12 @@ class View:
         value, scale = set_in(self.system, section, path, value, self.language)
         gaps = self.preview is not None
         body = Markup("<br>").join(emphasised(line, gaps) for line in value.split("\n"))
-        smaller = Markup(' data-fit="{:.0f}"').format(scale * 100) if scale < 1 else Markup("")
-        if self.preview and scale < 1:
+        smaller = Markup(' data-fit="{:.0f}"').format(scale * 100) if scale != 1 else Markup("")
+        if self.preview and scale != 1:
             smaller += Markup(' style="font-size:calc({:g}*var(--type-{}-size))"').format(scale, step)
-        return Markup('<{tag} class="t-{step} i-{ink} slot--{name}"{mark}{smaller}>{body}</{tag}>').format(
-            tag=tag_of(section, path),
-            step=step,
-            ink=slot.ink,
-            name=path.split("/")[-1],
-            mark=self._slot(path),
-            smaller=smaller,
-            body=body,
+        tag, name = tag_of(section, path), path.split("/")[-1]
+        return html(
+            '<%s class="t-%s i-%s slot--%s"%s%s>%s</%s>', tag, step, slot.ink, name, self._slot(path), smaller, body, tag
         )
 
     def icon(self, name: str) -> Markup:
@@ -211,11 +215,11 @@ class View:
         if not value or not value["label"]:
             return Markup("")
         to = self.href(value["to"])
-        href = Markup(' href="{}"').format(to) if to else ""
+        href = html(' href="%s"', to) if to else ""
         arrow = self.site.choices.buttons.arrow if slot.variant != "text" else "none"
         drawn = icon("arrow-right") if arrow != "none" else Markup("")
         small = " button--small" if section.kind == "header" and self.site.choices.buttons.small_in_header else ""
-        return Markup('<a class="button button--{}{}"{}{}>{}<span{}>{}</span>{}</a>').format(
+        return html('<a class="button button--%s%s"%s%s>%s<span%s>%s</span>%s</a>',
             slot.variant, small, href, Markup(' role="link" aria-disabled="true"') if not href else "",
             drawn if arrow == "before" else "", "" if again else self._slot(path + "/label"), with_gaps(hyphenated(value["label"], self.language), self.preview is not None),
             drawn if arrow == "after" else "",
@@ -234,23 +238,41 @@ class View:
                 return Markup("")
             inner = self._image(asset, alt, image_sizes(self.system, section, path, asset.width / asset.height))
         else:
-            named = Markup('role="img" aria-label="{}"').format(alt) if alt else Markup('aria-hidden="true"')
-            inner = Markup('<svg viewBox="0 0 {} {}" preserveAspectRatio="xMidYMid slice" {}>{}</svg>').format(
-                pictures.WIDTH, pictures.HEIGHT, named, Markup(pictures.draw(source))
+            named = html('role="img" aria-label="%s"', alt) if alt else Markup('aria-hidden="true"')
+            inner = html(
+                '<svg viewBox="0 0 %s %s" preserveAspectRatio="xMidYMid slice" %s>%s</svg>',
+                pictures.WIDTH,
+                pictures.HEIGHT,
+                named,
+                Markup(pictures.draw(source)),
             )
-        drawn = Markup(' data-source="{}"').format(source) if self.preview else Markup("")
+        drawn = html(' data-source="%s"', source) if self.preview else Markup("")
         layout = section.catalogue.layouts[section.layout]
         placed = placed_of(Picture.model_validate(value), bool(layout.on_picture))
         written = Markup("").join(
-            Markup(' data-{}="{}"').format(name, text) for name, (text, _) in placed.items()
+            html(' data-%s="%s"', name, text) for name, (text, _) in placed.items()
         )  # fmt: skip
         if self.preview and placed:
-            written += Markup(' style="{}"').format(";".join(css for _, css in placed.values() if css))
+            written += html(' style="%s"', ";".join(css for _, css in placed.values() if css))
         photo = " picture--photo" if source.startswith("asset:") and asset and not asset.svg else ""
         behind = " picture--behind" if any(one.behind and path in one.slots for one in layout.regions.values()) else ""
-        return Markup('<div class="picture{}{}"{}{}{}>{}</div>').format(
+        return html('<div class="picture%s%s"%s%s%s>%s</div>',
             behind, photo, self._slot(path), drawn, written, inner
         )  # fmt: skip
+
+    def opened(self, section: Section, path: str) -> Markup:
+        """What opens a picture large without a script: a button over it, and the picture by itself over the page."""
+        picture = self.picture(section, path).replace(self._slot(path), "")
+        if not picture:
+            return Markup("")
+        _, value = self._find(section, path)
+        name, label = f"large-{section.id}-{path.replace('/', '-')}", self.say("enlarge")
+        about = "" if value["decorative"] else value["alt"]
+        return Markup(
+            '<button type="button" class="opens" popovertarget="{0}" aria-label="{1}"></button>'
+            '<div class="large" id="{0}" popover>{2}<button type="button" class="large-close" popovertarget="{0}" '
+            'popovertargetaction="hide" aria-label="{3}">{4}</button></div>'
+        ).format(name, f"{label}: {about}" if about else label, picture, self.say("shut"), self.icon("x"))
 
     def _image(self, asset: Asset, alt: str, listed_sizes: str) -> Markup:
         """The brand's own picture: a drawing, or a photograph in as many sizes as there are."""
@@ -271,10 +293,10 @@ class View:
             '<img src="{}" srcset="{}" sizes="{}" alt="{}" width="{:.0f}" height="{:.0f}"{} decoding="async">'
         ).format(listed[last][-1][0], sets[last], listed_sizes, alt, asset.width, asset.height, when)
         newer = [
-            Markup('<source type="image/{}" srcset="{}" sizes="{}">').format(form, text, listed_sizes)
+            html('<source type="image/%s" srcset="%s" sizes="%s">', form, text, listed_sizes)
             for form, text in sets.items() if form != last
         ]  # fmt: skip
-        return Markup("<picture>{}{}</picture>").format(Markup("").join(newer), image) if newer else image
+        return html("<picture>%s%s</picture>", Markup("").join(newer), image) if newer else image
 
     def mark(self, section: Section, place: str) -> Markup:
         """The brand's mark for the section's ground, on a plate where that was chosen and with its name beside it where it is
@@ -287,14 +309,14 @@ class View:
         beside = names_beside(self.site, mark)
         drawn = self._drawn_mark(section, mark, place, "" if beside else name)
         if chosen.plate:
-            drawn = Markup('<span class="plate plate--{}" data-ground="{}">{}</span>').format(place, chosen.plate, drawn)
+            drawn = html('<span class="plate plate--%s" data-ground="%s">%s</span>', place, chosen.plate, drawn)
         if not beside:
             return drawn
-        return Markup('<span class="lockup">{}{}</span>').format(drawn, self._name(place))
+        return html('<span class="lockup">%s%s</span>', drawn, self._name(place))
 
     def _name(self, place: str) -> Markup:
         """The brand's name in type."""
-        return Markup('<span class="mark-name mark-name--{}">{}</span>').format(place, self.word(self.site.identity.name))
+        return html('<span class="mark-name mark-name--%s">%s</span>', place, self.word(self.site.identity.name))
 
     def _drawn_mark(self, section: Section, mark: Mark, place: str, alt: str) -> Markup:
         width, height = size_of(mark)
@@ -305,9 +327,7 @@ class View:
         dark = self._mark_of(section, "dark") if self.system.dark_marks and not self.preview else None
         if dark is None or dark.id == mark.id:
             return image
-        return Markup('<picture><source media="(prefers-color-scheme: dark)" srcset="marks/{}.svg">{}</picture>').format(
-            dark.id, image
-        )
+        return html('<picture><source media="(prefers-color-scheme: dark)" srcset="marks/%s.svg">%s</picture>', dark.id, image)
 
     def _mark_of(self, section: Section, scheme: Scheme | None) -> Mark | None:
         chosen = self.system.mark(section.ground, scheme).mark
@@ -375,7 +395,7 @@ class View:
         return slot, value
 
     def _slot(self, path: str) -> Markup:
-        return Markup(' data-slot="{}"').format(path) if self.preview else Markup("")
+        return html(' data-slot="%s"', path) if self.preview else Markup("")
 
 
 def address_of(mark: Mark, preview: Preview | None) -> str:

@@ -5,22 +5,23 @@ of a headline would not fit its box. Pages are drawn by this, and what is predic
 from functools import lru_cache
 
 from formulon.core.site.geometry import box_of, box_width, general
+from formulon.core.site.layout import HEADINGS
 from formulon.core.site.site import Section
 from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.system import Step, System
 from formulon.core.type.emphasis import encoded
-from formulon.core.type.fit import cased
+from formulon.core.type.fit import cased, fit
 from formulon.core.type.hyphens import hyphenated
 from formulon.core.type.library import Family
 from formulon.core.type.lines import widest_piece
 
-HEADINGS = ("display", "h1", "h2", "h3", "h4", "h5", "h6")
 BINDING = (320, 768, 1024, 1280)  # px of viewport; in each class of widths the first has the least room for its size of type
 _WHOLE = 0.6  # as much smaller a headline may be before its words are divided instead
 _DIVIDED = 0.75  # and as much smaller it is when they are, so that fewer of them are
 _LEAST = 0.4
 _SPARE = 0.99  # of the room; browsers round the widths of glyphs and boxes
 _STEP = 0.05
+MOST_LINES = 3  # of a headline (common practice); what grows keeps to it at every width
 
 
 def step_of(section: Section, slot: str) -> str:
@@ -43,7 +44,7 @@ def tag_of(section: Section, slot: str) -> str:
 
 
 def set_in(system: System, section: Section, slot: str, text: str, language: str) -> tuple[str, float]:
-    """A text as it is set in its slot: with its soft hyphens, and how large it is drawn, 0–1 of its step."""
+    """A text as it is set in its slot: with its soft hyphens, and how large it is drawn, in sizes of its step."""
     name = step_of(section, slot)
     divided = hyphenated(text, language)
     if name not in HEADINGS:
@@ -52,17 +53,27 @@ def set_in(system: System, section: Section, slot: str, text: str, language: str
     boxes = {at: box for at in BINDING if (box := box_of(section, slot, at))}
     if not boxes:
         return divided, 1.0
-    room = min(round(box_width(system, box, at, step.size(at)) / step.size(at), 4) for at, box in boxes.items())
-    return _fitted(step.family, step.weight, step.tracking, step.case, text, divided, room, language)
+    rooms = tuple(round(box_width(system, box, at, step.size(at)) / step.size(at), 4) for at, box in boxes.items())
+    grow = section.catalogue.layouts[section.layout].grow.get(general(slot), 1.0)
+    return _fitted(step.family, step.weight, step.tracking, step.case, text, divided, rooms, language, grow)
 
 
 @lru_cache(maxsize=16384)
 def _fitted(
-    family: Family, weight: int, tracking: float, case: str, text: str, divided: str, room: float, language: str
-) -> tuple[str, float]:
-    """What of both is set, and how large; `room` is in em of the full size."""
-    room *= _SPARE
+    family: Family, weight: int, tracking: float, case: str, text: str, divided: str, rooms: tuple[float, ...], language: str,
+    grow: float,
+) -> tuple[str, float]:  # fmt: skip
+    """What of both is set, and how large; `rooms` are in em of the full size, one for each class of widths."""
+    room = min(rooms) * _SPARE
     whole = room / _widest(family, weight, tracking, case, text, language)
+    if whole > 1 < grow:
+        drawn = encoded(cased(PLACEHOLDER.sub(r"[\1]", text), case, language))
+        scale = int(min(grow, whole) / _STEP + 1e-9) * _STEP
+        while scale > 1 and any(
+            fit(family, weight, drawn, scale, one, tracking, language, True).lines > MOST_LINES for one in rooms
+        ):
+            scale -= _STEP
+        return text, max(1.0, round(scale, 2))
     if whole >= _WHOLE or divided == text:
         return text, _stepped(whole)
     return divided, min(_DIVIDED, _stepped(room / _widest(family, weight, tracking, case, divided, language)))

@@ -11,8 +11,9 @@ from formulon.core.site import missing
 from formulon.core.site import motif_drawn as motif
 from formulon.core.site.catalogue import CATALOGUE, kind_css, kind_file
 from formulon.core.site.header import header_css
+from formulon.core.site.layout import HEADINGS
 from formulon.core.site.layout_css import GRID_CSS, layout_css
-from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import FRAME, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.values import PLACEHOLDER, Picture
@@ -22,7 +23,10 @@ from formulon.core.system.system import Scheme, System
 
 _FOLDER = Path(__file__).parent
 # The parts of the style sheet, in their order. A site carries those that it uses, a preview all of them.
-PARTS = ("base", "buttons", "pictures", "behind", "photographs", "drawings", "cards", "prose", "table", "motif", "gaps")
+PARTS = (
+    "base", "buttons", "pictures", "behind", "photographs", "drawings", "cards", "unfold", "large", "prose", "table", "map", "parts", "form",
+    "motif", "gaps",
+)  # fmt: skip
 _SET = ("family", "size", "line-height", "weight", "tracking", "case")  # what a class of a step sets, as tokens
 _AS = ("font-family", "font-size", "line-height", "font-weight", "letter-spacing", "text-transform")  # and as what
 _BODY_SETS = "case"  # the rest of the body's is the page's own
@@ -120,6 +124,8 @@ def parts_of(site: Site) -> tuple[str, ...]:
         "photographs": photographs and (site.choices.pictures != "natural" or bool(site.choices.grain)),
         "drawings": any("arcs" in layout.regions for layout in layouts),
         "cards": any(layout.styled for layout in layouts),
+        "unfold": any(layout.collection and layout.collection[2].unfolds for layout in layouts),
+        "large": any(layout.collection and layout.collection[2].opens for layout in layouts),
         "motif": any(motif.places(site, page) for page in site.drawn),
         "gaps": any(PLACEHOLDER.search(str(value)) for _, _, value in values),
     }
@@ -192,7 +198,7 @@ def fitted_css(site: Site, system: System) -> str:
             step = step_of(section, path) if slot.of.set_in_type else ""
             if step in HEADINGS:
                 scale = set_in(system, section, path, value, site.identity.language)[1]
-                if scale < 1:
+                if scale != 1:
                     rules[f'.t-{step}[data-fit="{scale * 100:.0f}"]{{font-size:calc({scale:g}*var(--type-{step}-size))}}\n'] = (
                         None
                     )

@@ -18,7 +18,7 @@ _PICTURE = 0.15  # what the share of picture counts for, beside the regions
 @dataclass(frozen=True, slots=True)
 class Held:
     """A region: what it holds, its columns counted from the side on which the lead stands, its row, the edges of the viewport that
-    it runs to, whether it stands over something, and for a collection the columns of its first items."""
+    it runs to, whether it stands over something, and for a collection the columns of its first items and of their parts."""
 
     what: Holds
     first: int
@@ -27,6 +27,7 @@ class Held:
     bleeds: tuple[bool, bool]
     over: bool
     tracks: tuple[int, ...] = ()
+    inside: tuple[tuple[int, int, int], ...] = ()  # of an item's parts: first and last column, and row
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,8 +55,14 @@ def _signature(layout: Layout, picture: float) -> Signature:
         if mirrored:
             first, last, bleeds = COLUMNS + 1 - last, COLUMNS + 1 - first, (bleeds[1], bleeds[0])
         tracks = region.items.at.spans(3) if region.items else ()
+        inside = tuple(
+            (*part.at.within(spans[0]), part.at.row)
+            for spans in (tracks,)
+            if region.items
+            for part in region.items.usual.values()
+        )
         over = region.card or region.behind or "top" in place.bleed
-        made.append(Held(_holds(region), first, last, row, bleeds, over, tracks))
+        made.append(Held(_holds(region), first, last, row, bleeds, over, tracks, inside))
     return Signature(tuple(made), round(picture, 3))
 
 
@@ -99,7 +106,7 @@ def _alike(one: Held, two: Held) -> float:
     shared = min(one.last, two.last) - max(one.first, two.first) + 1
     whole = max(one.last, two.last) - min(one.first, two.first) + 1
     columns = max(0, shared) / whole
-    if one.what == "items" and one.tracks != two.tracks:
-        columns /= 2
+    if one.what == "items":
+        columns /= 1 + (one.tracks != two.tracks) + (one.inside != two.inside)
     told = {"columns": columns, "row": one.row == two.row, "bleed": one.bleeds == two.bleeds, "over": one.over == two.over}
     return sum(weight * float(told[name]) for name, weight in _WEIGHTS.items())

@@ -130,9 +130,13 @@ class _Sketch:
             return _Block((), 0.0)
         if region.free:
             return _Block((Piece(x, 0, width, width, "drawing"),), 0.0, fills=True)
-        if region.items:
-            return self.items(region.slots[0], region.items, place, x, width)
         inset = _SPACES[place.inset]
+        if region.items:
+            block = self.items(region.slots[0], region.items, place, x + inset, width - 2 * inset)
+            if not region.card:
+                return block
+            card = Piece(x, 0, width, block.height + 2 * inset, "card")
+            return _Block((card, *(replace(one, y=one.y + inset) for one in block.pieces)), block.height + 2 * inset)
         block = self.stack(region, place, x + inset, width - 2 * inset, self.slots)
         if region.card:
             high = block.height + 2 * inset

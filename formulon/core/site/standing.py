@@ -5,8 +5,8 @@ from dataclasses import dataclass, replace
 
 from formulon.core.site.behind import TextBlock
 from formulon.core.site.geometry import SHIFT, action_size, box_of, box_start, box_width, px
-from formulon.core.site.layout import Layout, Region, class_of
-from formulon.core.site.setting import HEADINGS, set_in, step_of
+from formulon.core.site.layout import HEADINGS, Layout, Region, class_of
+from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import Section
 from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.system import System

@@ -240,6 +240,7 @@ def library() -> library_shapes.Library:
                         label=one.label,
                         about=one.about,
                         on_picture=bool(one.on_picture),
+                        shows=sorted(one.drawn),
                         sketch=[library_shapes.PieceCard.model_validate(asdict(piece)) for piece in sketch(kind, one)],
                     )
                     for i, one in kind.layouts.items()

@@ -43,12 +43,14 @@ class PieceCard(Shape):
 
 
 class LayoutCard(Shape):
-    """A layout with its sketch; `on_picture` tells whether texts stand on the section's picture."""
+    """A layout with its sketch; `shows` has the paths of the slots that it shows, those of items without their number, and
+    `on_picture` tells whether texts stand on the section's picture."""
 
     id: str
     label: str
     about: str
     on_picture: bool
+    shows: list[str]
     sketch: list[PieceCard]
 
 

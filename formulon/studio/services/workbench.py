@@ -12,9 +12,8 @@ from formulon.core.checks.runner import PageChecks, Preflight
 from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob
-from formulon.core.site.cards import on_card
+from formulon.core.site.cards import card_counts
 from formulon.core.site.header import name_scale, rows
-from formulon.core.site.kind import card_ground
 from formulon.core.site.pictures import SWEEP, seen_on
 from formulon.core.site.sheets import preview_tokens
 from formulon.core.site.site import Site
@@ -110,6 +109,5 @@ def _sections(site: Site) -> dict[str, int]:
     for page in site.drawn:
         for section in (site.frame.header, *page.sections, site.frame.footer):
             counts[section.ground] += 1
-            if on_card(section, site.choices):
-                counts[card_ground(section.ground)] += 1
+            counts.update(card_counts(section, site.choices).keys())
     return dict(counts)

@@ -133,7 +133,7 @@ def _value(slot):  # type: ignore[no-untyped-def]
         return {"label": "Go", "to": "page:home"}
     if slot.type == "picture":
         return {"source": "drawn:hills/3", "alt": "Hills", "decorative": False}
-    return "Some words"
+    return "Some words" if slot.type in ("text", "rich_text") else slot.of.blank(slot)
 
 
 def test_text_is_escaped_everywhere(quillmoor: Identity) -> None:

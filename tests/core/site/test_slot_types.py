@@ -27,6 +27,7 @@ ROOT = Path(__file__).resolve().parent.parent.parent.parent
 SLOTS = {
     "text": Slot("Text"), "rich_text": Slot("Story", "rich_text", most=4000), "action": Slot("Button", "action"),
     "picture": Slot("Picture", "picture"), "table": Slot("Prices", "table"),
+    "form": Slot("Form", "form"), "map": Slot("Map", "map"),
     "items": Slot("Items", "items", most=3, items={"title": Slot("Title"), "link": Slot("Link", "action", variant="text")}),
 }  # fmt: skip
 STORY = "We cut the willow *ourselves*, on\nfour acres of fen.\n\nAsk for:\n\n- baskets\n- **hurdles**\n\n1. Choose\n2. [Write to us](page:home)"
@@ -64,6 +65,11 @@ WRONG: list[tuple[str, Any, str]] = [
     ("table", {"head": ["a", "b"], "rows": [["1"]]}, "Row 1 has 1 cells"),
     ("table", {"head": ["a"] * 9, "rows": []}, "head"),
     ("table", {"head": ["a"], "rows": [["1"]] * 61}, "rows"),
+    ("form", {"fields": [], "label": "Send"}, "fields"),
+    ("form", {"fields": [{"label": "a"}], "label": "Send", "to": "javascript:x"}, "no destination"),
+    ("form", {"fields": [{"label": "a", "kind": "file"}], "label": "Send"}, "kind"),
+    ("map", {"ways": [{"text": "a", "side": "up"}]}, "side"),
+    ("map", {"ways": [{"text": "a"}] * 9}, "ways"),
 ]
 
 
@@ -123,6 +129,70 @@ def test_any_text_has_blocks_and_keeps_its_words(text: str) -> None:
 
 
 # On a page
+
+
+def with_section(kind: str, layout: str, **content: Any) -> Site:
+    """A site whose start page has one section."""
+    body = plan(Identity(name="Willow")).model_dump()
+    section = {"id": "one", "kind": kind, "layout": layout, "content": content}
+    body["pages"][0]["sections"] = [Section.model_validate(section).model_dump()]
+    return Site.model_validate(body)
+
+
+def test_a_form_has_a_label_for_every_field_and_says_where_it_goes() -> None:
+    fields = [
+        {"label": "Email", "kind": "email", "required": True, "help": "We answer within a day."},
+        {"label": 'What <is> "it"?', "kind": "message"},
+    ]
+    site = with_section("contact", "desk", heading="Ask", form={"fields": fields, "label": "Send", "to": "mailto:a@b.example"})
+    html = render(site, site.system())["index.html"].decode()
+    (form,) = lxml_html.fromstring(html).findall(".//form")
+    assert form.get("action") == "mailto:a@b.example" and form.get("method") == "post"
+    controls = {one.get("id"): one for one in form.iter("input", "textarea")}
+    labels = {one.get("for"): "".join(one.itertext()) for one in form.iter("label")}
+    assert controls.keys() == labels.keys() and list(labels.values()) == ["Email", 'What <is> "it"?']
+    email, words = controls.values()
+    assert email.get("required") is not None and email.get("type") == email.get("autocomplete") == "email"
+    assert form.get_element_by_id(email.get("aria-describedby")).text == "We answer within a day." and words.tag == "textarea"
+    page = site.pages[0]
+    facts = predict_section(site, site.system(), page, page.sections[0])
+    assert [one.to for one in facts if isinstance(one, Destination)] == ["mailto:a@b.example"]
+    told = {one.text: one for one in facts if isinstance(one, TextRun)}
+    assert told["Email"].step == "label" and told["Send"].ink.startswith("primary/label/") and not told["Email"].fits
+
+
+def test_a_map_draws_each_way_from_its_side_and_lists_it() -> None:
+    ways = [{"text": "From the quay", "side": "s", "how": "boat"}, {"text": "From the road", "side": "e", "how": "car"}] * 2
+    site = with_section("place", "survey", heading="Here", map={"ways": ways})
+    html = render(site, site.system())["index.html"].decode()
+    (box,) = lxml_html.fromstring(html).find_class("map")
+    assert ["".join(one.itertext()) for one in box.iter("li")] == [way["text"] for way in ways]
+    numbers = [(int(one.get("x")), int(one.get("y"))) for one in box.find_class("map-number")]
+    assert len(set(numbers)) == 4, "two ways from one side do not begin at one place"
+    middle = 240, 180
+    assert all(y > middle[1] for _, y in numbers[::2]) and all(x > middle[0] for x, _ in numbers[1::2])
+    assert len(box.find_class("map-way--boat")) == 2
+    assert not lxml_html.fromstring(
+        render(with_section("place", "survey", heading="Here", map={"ways": []}), site.system())["index.html"].decode()
+    ).find_class("map-ways")
+
+
+def test_questions_unfold_and_pictures_open_without_a_script() -> None:
+    asked = with_section("questions", "margin", heading="Asked", items=[{"title": "Why willow?", "text": "It bends."}])
+    root = lxml_html.fromstring(render(asked, asked.system())["index.html"].decode())
+    (one,) = root.findall(".//main//details")
+    assert "".join(one.find("summary").itertext()) == "Why willow?" and "It bends." in "".join(one.itertext())
+    drawn = {"source": "drawn:arcs/1", "alt": "A basket", "decorative": False}
+    hung = with_section(
+        "gallery", "salon", heading="Seen", items=[{"picture": drawn}, {"picture": {**drawn, "decorative": True}}]
+    )
+    files = render(hung, hung.system())
+    root = lxml_html.fromstring(files["index.html"].decode())
+    buttons, views = root.find_class("opens"), root.find_class("large")
+    assert [one.get("aria-label") for one in buttons] == ["Enlarge: A basket", "Enlarge"]
+    assert [one.get("popovertarget") for one in buttons] == [one.get("id") for one in views]
+    assert all(one.get("popover") is not None and one.find_class("large-close") for one in views)
+    assert ".large" in files["site.css"].decode() and ".unfold" not in files["site.css"].decode()
 
 
 @pytest.fixture

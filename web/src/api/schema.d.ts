@@ -1988,7 +1988,8 @@ export interface components {
         };
         /**
          * LayoutCard
-         * @description A layout with its sketch; `on_picture` tells whether texts stand on the section's picture.
+         * @description A layout with its sketch; `shows` has the paths of the slots that it shows, those of items without their number, and
+         *     `on_picture` tells whether texts stand on the section's picture.
          */
         LayoutCard: {
             /** Id */
@@ -1999,6 +2000,8 @@ export interface components {
             about: string;
             /** On Picture */
             on_picture: boolean;
+            /** Shows */
+            shows: string[];
             /** Sketch */
             sketch: components["schemas"]["PieceCard"][];
         };

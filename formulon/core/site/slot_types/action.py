@@ -5,6 +5,7 @@ from typing import TYPE_CHECKING, Any
 
 from markupsafe import Markup
 
+from formulon.core.site.markup import html
 from formulon.core.site.slot_types.base import SlotType, Work
 from formulon.core.site.values import Action, placeholder
 
@@ -34,7 +35,7 @@ class ActionType(SlotType):
 
     def render(self, view: "View", section: "Section", path: str, slot: "Slot") -> Markup:
         made = view.action(section, path)
-        return Markup('<p class="more">{}</p>').format(made) if made and slot.variant == "text" else made
+        return html('<p class="more">%s</p>', made) if made and slot.variant == "text" else made
 
     def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         yield work.words(place, slot.label, value["label"])

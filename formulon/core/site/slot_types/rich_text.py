@@ -9,7 +9,7 @@ from typing import TYPE_CHECKING, Any, Literal
 
 from markupsafe import Markup
 
-from formulon.core.site.markup import emphasised
+from formulon.core.site.markup import emphasised, html
 from formulon.core.site.slot_types.base import SlotType, Work, text_of
 from formulon.core.site.values import Action, placeholder
 from formulon.core.type.hyphens import hyphenated
@@ -88,20 +88,20 @@ class RichText(SlotType):
         for block in blocks(value):
             inner = [self._inline(view, text) for text in block.texts]
             if block.kind == "p":
-                made.append(Markup('<p class="t-{} i-{}">{}</p>').format(slot.step, slot.ink, inner[0]))
+                made.append(html('<p class="t-%s i-%s">%s</p>', slot.step, slot.ink, inner[0]))
             else:
-                items = Markup("").join(Markup("<li>{}</li>").format(one) for one in inner)
-                made.append(Markup('<{0} class="t-{1} i-{2}">{3}</{0}>').format(block.kind, slot.step, slot.ink, items))
+                items = Markup("").join(html("<li>%s</li>", one) for one in inner)
+                made.append(html('<%s class="t-%s i-%s">%s</%s>', block.kind, slot.step, slot.ink, items, block.kind))
         name = path.split("/")[-1]
-        return Markup('<div class="prose slot--{}"{}>{}</div>').format(name, view.marks(path), Markup("\n").join(made))
+        return html('<div class="prose slot--%s"%s>%s</div>', name, view.marks(path), Markup("\n").join(made))
 
     def _inline(self, view: "View", text: str) -> Markup:
         made, last = Markup(""), 0
         for found in _LINK.finditer(text):
             made += self._words(view, text[last : found.start()])
             to = view.href(found[2])
-            href = Markup(' href="{}"').format(to) if to else Markup("")
-            made += Markup("<a{}>{}</a>").format(href, self._words(view, found[1]))
+            href = html(' href="%s"', to) if to else Markup("")
+            made += html("<a%s>%s</a>", href, self._words(view, found[1]))
             last = found.end()
         return made + self._words(view, text[last:])
 

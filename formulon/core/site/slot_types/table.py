@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING, Annotated, Any, Self
 from markupsafe import Markup
 from pydantic import Field, model_validator
 
-from formulon.core.site.markup import emphasised
+from formulon.core.site.markup import emphasised, html
 from formulon.core.site.slot_types.base import SlotType, Work
 from formulon.core.site.values import placeholder
 from formulon.core.system.documents.identity import Model
@@ -52,18 +52,24 @@ class Table(SlotType):
         if not self.filled(value):
             return Markup("")
         gaps = view.preview is not None
-        head = Markup("").join(Markup('<th scope="col">{}</th>').format(emphasised(one, gaps)) for one in value["head"])
+        head = Markup("").join(html('<th scope="col">%s</th>', emphasised(one, gaps)) for one in value["head"])
         rows = Markup("\n").join(
-            Markup('<tr><th scope="row">{}</th>{}</tr>').format(
+            html(
+                '<tr><th scope="row">%s</th>%s</tr>',
                 emphasised(row[0], gaps),
-                Markup("").join(Markup("<td>{}</td>").format(emphasised(one, gaps)) for one in row[1:]),
+                Markup("").join(html("<td>%s</td>", emphasised(one, gaps)) for one in row[1:]),
             )
             for row in value["rows"]
         )
-        return Markup(
-            '<div class="table-box slot--{}" role="group" tabindex="0" aria-label="{}"{}><table class="table">'
-            "<thead><tr>{}</tr></thead><tbody>{}</tbody></table></div>"
-        ).format(path.split("/")[-1], slot.label, view.marks(path), head, rows)
+        return html(
+            '<div class="table-box slot--%s" role="group" tabindex="0" aria-label="%s"%s><table class="table">'
+            "<thead><tr>%s</tr></thead><tbody>%s</tbody></table></div>",
+            path.split("/")[-1],
+            slot.label,
+            view.marks(path),
+            head,
+            rows,
+        )
 
     def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         for text in self.words(value):

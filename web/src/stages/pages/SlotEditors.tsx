@@ -42,9 +42,16 @@ export function SlotEditors({ row, kind, change, disabled, pageId }: SlotEditors
         ],
       },
     ]);
+  const shows = kind?.layouts.find((one) => one.id === row.section.layout)?.shows;
+  const all = slotsOf(row, kind);
+  const shown = all.filter((one) => !shows || shows.includes(one.slot.path));
+  const kept = all.filter((one) => !shown.includes(one) && one.value);
   return (
     <div className="slots">
-      {slotsOf(row, kind).map((found) => {
+      {kept.length > 0 && (
+        <p className="slots-kept">Kept for layouts that show it: {kept.map((one) => one.label).join(', ')}.</p>
+      )}
+      {shown.map((found) => {
         const Editor = EDITORS[found.slot.type];
         const props = { ...found, row, pageId, disabled, put };
         return Editor ? <Editor key={found.path} {...props} /> : <NoEditor key={found.path} label={found.label} />;

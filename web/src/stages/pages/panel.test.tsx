@@ -5,6 +5,7 @@ import type { Page } from '../../api/client';
 import { changesOf, choicesOf, draw, LIBRARY, PAGES, workbench, type MadeUp } from '../../testing';
 import type { Row } from './rows';
 import { SectionPanel } from './SectionPanel';
+import { linesOfWays, waysOf } from './editors/MapEditor';
 import { SlotEditors } from './SlotEditors';
 
 vi.mock('./PictureSlot', () => ({ PictureSlot: () => <p>A picture</p> }));
@@ -261,6 +262,53 @@ describe('slots that cannot be edited on the page', () => {
     expect(changesOf(bench).map((one) => one[1])).toEqual([
       'page:home: add /sections/0/content/story "- two"',
       'page:home: add /sections/0/content/prices {"head":["What","Price"],"rows":[["Hurdle",""],["Bag","9 €"]]}',
+    ]);
+  });
+
+  it('hold forms: fields as lines, the words on the button, and where it is sent', async () => {
+    const form = { path: 'form', label: 'Form', type: 'form', blank: null, most: 600, one: '' };
+    const kind = { ...LIBRARY.kinds[0]!, slots: [form] } as never;
+    const name = { label: 'Name', kind: 'text', required: true, help: '' };
+    const content = { form: { fields: [name], label: 'Send', to: 'mailto:a@example.org' } };
+    const change = vi.fn(() => Promise.resolve(true));
+    const at = rows(withSection({ content }))[0]!;
+    const { bench } = draw(<SlotEditors row={at} kind={kind} change={change} disabled={false} pageId="home" />, {
+      change,
+    });
+    const fields = screen.getByLabelText('Form');
+    expect(fields).toHaveValue('Name | text | required');
+    await userEvent.clear(fields);
+    await userEvent.type(fields, 'Email | email | required | We answer within a day.\n\nWhen | sundial');
+    await userEvent.tab();
+    await userEvent.clear(screen.getByLabelText('Sent to'));
+    await userEvent.type(screen.getByLabelText('Sent to'), 'b@example.org');
+    await userEvent.tab();
+    const stored = changesOf(bench).map((one) => one[1]);
+    expect(stored[0]).toContain('"kind":"email","required":true,"help":"We answer within a day."');
+    expect(stored[0]).toContain('{"label":"When","kind":"text","required":false,"help":""}');
+    expect(stored[1]).toContain('/content/form/to "mailto:b@example.org"');
+  });
+
+  it('are those that the layout shows; what is kept for others is told by name', () => {
+    const known = LIBRARY.kinds[0]!;
+    const layouts = known.layouts.map((one) => ({ ...one, shows: ['heading', 'text', 'action'] }));
+    const content = {
+      second: { label: 'Later', to: '' },
+      picture: { source: 'drawn:arcs/1', alt: '', decorative: true },
+    };
+    const at = rows(withSection({ content }))[0]!;
+    draw(<SlotEditors row={at} kind={{ ...known, layouts }} change={vi.fn()} disabled={false} pageId="home" />);
+    expect(screen.getByText('Kept for layouts that show it: Second action, Picture.')).toBeInTheDocument();
+    expect(screen.queryByLabelText('Where Later leads')).toBeNull();
+    expect(screen.getByRole('button', { name: '+ Action' })).toBeInTheDocument();
+  });
+
+  it('hold maps: a way on each line', () => {
+    const ways = [{ text: 'Ten minutes from the quay', side: 'sw', how: 'boat' }];
+    expect(linesOfWays(ways)).toBe('Ten minutes from the quay | sw | boat');
+    expect(waysOf('Ten minutes from the quay | sw | boat\n\nBy road | up | sledge')).toEqual([
+      ...ways,
+      { text: 'By road', side: 'n', how: 'foot' },
     ]);
   });
 

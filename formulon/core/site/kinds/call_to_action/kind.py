@@ -31,6 +31,38 @@ KIND = Kind(
             Room("6", "6", rows="end"),
             phone=Room(),
         ),
+        "plinth": Layout(
+            "Plinth",
+            "Everything in the middle, the headline very large.",
+            {
+                "words": Region(
+                    ("heading", "text", *_ACTIONS),
+                    Place((2, 11), across="center", gap="5"),
+                    phone=Place(across="center", gap="5"),
+                    caps={"text": 34},
+                )
+            },
+            Room("8", "8"),
+            phone=Room(),
+            steps={"heading": "display"},
+            grow={"heading": 1.6},
+        ),
+        "leaflet": Layout(
+            "Leaflet",
+            "A card of another ground that runs to the end edge, over the foot of the section before.",
+            {
+                "card": Region(
+                    ("heading", "text", *_ACTIONS),
+                    Place((6, 13), inset="6", rise="6", gap="5"),
+                    phone=Place((0, 13), inset="5", rise="5", gap="4"),
+                    card=True,
+                    ground="brand",
+                    caps={"text": 34},
+                )
+            },
+            Room("", "7"),
+            phone=Room("", "6"),
+        ),
     },
     ground="accent",
 )

@@ -1,8 +1,10 @@
 import type { ComponentType } from 'react';
 import { ActionEditor } from './ActionEditor';
 import type { EditorProps } from './editor';
+import { FormEditor } from './FormEditor';
 import { ItemsEditor } from './ItemsEditor';
 import { LongEditor } from './LongEditor';
+import { MapEditor } from './MapEditor';
 import { PictureEditor } from './PictureEditor';
 import { TableEditor } from './TableEditor';
 import { TextEditor } from './TextEditor';
@@ -15,4 +17,6 @@ export const EDITORS: Record<string, ComponentType<EditorProps>> = {
   picture: PictureEditor,
   items: ItemsEditor,
   table: TableEditor,
+  form: FormEditor,
+  map: MapEditor,
 };
