@@ -1,7 +1,7 @@
 """Every layout of the catalogue in Chromium, against what its declaration says: with few contents, many, long ones and hardly any,
 at the edges of every class of widths and between. All layouts of a case stand on one page."""
 
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from functools import cache
 from pathlib import Path
 from typing import Any
@@ -25,26 +25,12 @@ from formulon.core.site.slots import slot_values
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
+from tests.browser.blocks import BLOCKS, LONG, WORDS
 from tests.browser.test_published import show
 
 WIDTHS = (320, 360, 767, 768, 1023, 1024, 1280, 1920)
-MOST = 13  # items; no rule by number looks at more than the rest by 6
+COUNTS = (1, 2, 3, 4, 5, 6, 8, 11)  # items: every rest of the rules by number, and numbers that stand apart
 CASES = ("few", "many", "long", "missing")
-_LONG = "Donaudampfschifffahrtsgesellschaftskapitän"
-_WORDS = "Wir flechten Körbe aus Weiden, die wir selbst auf vier Hektar Moor schneiden, und liefern sie innerhalb einer Woche. "
-
-
-# What slots hold that are neither texts nor pictures nor actions: of a word, and of a number of parts.
-BLOCKS: dict[str, Callable[[str, int], Any]] = {
-    "rich_text": lambda word, count: f"{_WORDS}\n\n- {word}\n\n[{word}](page:home) {_WORDS * count}",
-    "table": lambda word, count: {"head": [word] * count, "rows": [[word] * count] * count},
-    "form": lambda word, count: {
-        "fields": [{"label": word, "help": _WORDS}] * count,
-        "label": word,
-        "to": "mailto:a@b.example",
-    },
-    "map": lambda word, count: {"ways": [{"text": word, "side": "ne"}] * count},
-}
 
 
 def filled(slot: Slot, case: str, number: int = 0) -> Any:
@@ -57,18 +43,16 @@ def filled(slot: Slot, case: str, number: int = 0) -> Any:
     if slot.type == "picture":
         return None if case == "missing" else {"source": f"drawn:arcs/{number + 3}", "alt": "", "decorative": True}
     if slot.type in BLOCKS:
-        return (
-            None if case == "missing" else BLOCKS[slot.type](_LONG if case == "long" else "Weide", 6 if case == "many" else 2)
-        )
+        return None if case == "missing" else BLOCKS[slot.type](LONG if case == "long" else "Weide", 6 if case == "many" else 2)
     if slot.type == "action":
-        label = {"few": "Mehr", "many": "Alle Körbe ansehen", "long": f"{_LONG} anrufen"}.get(case)
+        label = {"few": "Mehr", "many": "Alle Körbe ansehen", "long": f"{LONG} anrufen"}.get(case)
         return label and {"label": label, "to": "page:home"}
     running = slot.step not in ("display", "h1", "h2", "h3")
     if case == "missing":
         return None if running else "Weide"
     if case == "long":
-        return f"{_LONG} {_WORDS if running else ''}{_LONG}"[: slot.most]
-    words = _WORDS * (4 if case == "many" else 1) if running else "Körbe aus Weiden" + " vom Moor" * (case == "many")
+        return f"{LONG} {WORDS if running else ''}{LONG}"[: slot.most]
+    words = WORDS * (4 if case == "many" else 1) if running else "Körbe aus Weiden" + " vom Moor" * (case == "many")
     return words[: slot.most]
 
 
@@ -86,7 +70,7 @@ def every_layout(case: str) -> list[Section]:
 @cache
 def site(case: str, footer: str) -> Site:
     identity = Identity.model_validate({
-        "name": _LONG if case == "long" else "Moorweide", "language": "de", "colors": [{"name": "Moor", "value": "#3a5a40"}],
+        "name": LONG if case == "long" else "Moorweide", "language": "de", "colors": [{"name": "Moor", "value": "#3a5a40"}],
         "contact": {} if case == "missing" else {"email": "korb@moorweide.example", "phone": "+49 30 901820"},
     })  # fmt: skip
     made = plan(identity, Choices.model_validate({"cards": {"many": "lined", "long": "solid"}.get(case, "plain")}))
@@ -198,7 +182,7 @@ def test_a_style_sheet_beside_a_layout_moves_no_box(tab: Page, tmp_path: Path, m
     ]
     for without in (False, True):
         if without:
-            monkeypatch.setattr(sheets, "kind_css", lambda kind: own(kind) if kind in FRAME else "")
+            monkeypatch.setattr(sheets, "kind_css", lambda kind, *layout: own(kind, *layout) if kind in FRAME else "")
             sheets.layouts_css.cache_clear()
         folder = tmp_path / str(without)
         write(made, folder)
@@ -214,14 +198,16 @@ def test_a_style_sheet_beside_a_layout_moves_no_box(tab: Page, tmp_path: Path, m
 
 @pytest.mark.parametrize("style", ["plain", "lined", "solid"])
 def test_boxes_of_items_are_as_wide_as_predicted_at_every_number(tab: Page, tmp_path: Path, style: str) -> None:
-    """Every number of items of every collection in the catalogue, up to where their rules begin again; where the site's cards
+    """Numbers of items of every collection in the catalogue by each of its rules; where the site's cards
     stand, in each style of those."""
     sections = []
     for kind, one in CATALOGUE.items():
         for name, layout in one.layouts.items():
             if style != "plain" and not layout.styled:
                 continue
-            for count in range(1, min(MOST, one.slots[layout.collection[0]].most) + 1) if layout.collection else ():
+            for count in COUNTS if layout.collection else ():
+                if count > one.slots["items"].most:
+                    continue
                 slot = one.slots["items"]
                 items = [{key: filled(inner, "few", index) for key, inner in slot.items.items()} for index in range(count)]
                 sections.append(

@@ -1,6 +1,6 @@
 """The catalogue of section kinds, found by walking the folder `kinds`: what a kind is lies in a folder of its own, and is said
-nowhere else. `kind.py` holds its slots and layouts; `section.html` draws parts that are no slots, and `section.css` says how parts
-look, where a kind has any such thing."""
+nowhere else. `kind.py` holds its slots and layouts; `section.html` draws parts that are no slots, `section.css` says how parts
+look, and `<layout>.css` what one layout draws beside, where a kind has any such thing."""
 
 import re
 from functools import cache
@@ -54,9 +54,9 @@ for _kind in sorted(FOLDER.iterdir()):
 
 
 @cache
-def kind_css(kind: str) -> str:
-    """How a kind's parts look, where it has anything of its own; where they stand is in its layouts."""
-    return kind_file(kind, "section.css")
+def kind_css(kind: str, layout: str = "section") -> str:
+    """How a kind's parts look, or those of one of its layouts, where it has anything of its own; where they stand is declared."""
+    return kind_file(kind, f"{layout}.css")
 
 
 def kind_file(kind: str, name: str) -> str:

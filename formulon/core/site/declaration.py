@@ -6,6 +6,7 @@ from collections.abc import Iterator, Mapping
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.layout import CLASSES, COLUMNS, HEADINGS, Class, Collection, Layout, Place, Region
 from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.documents.identity import Character
 
 _PHONE = (None, (1, 12), (0, 12), (1, 13), (0, 13))  # phones have one column
 _RUNNING = ("body", "intro")
@@ -58,6 +59,8 @@ def _layout(kind: Kind, layout: Layout, parts: frozenset[str]) -> Iterator[str]:
         slot = every_slot(kind.slots).get(path)
         if slot is None or layout.steps.get(path, slot.step) not in HEADINGS or not 1 < times <= _MOST_GROWN:
             yield f"{path} is to grow, and is no headline, or by too much."
+    if any(axis not in Character.model_fields or not -2 <= lean <= 2 for axis, lean in layout.leans.items()):
+        yield "It leans to an end of what is no axis of character, or by more than 2."
     for width in CLASSES:
         yield from _together(layout, width)
 

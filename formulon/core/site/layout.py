@@ -192,6 +192,7 @@ class Layout:
     phone: Room | None = None
     steps: Mapping[str, str] = field(default_factory=dict)
     grow: Mapping[str, float] = field(default_factory=dict)  # of a headline, how many times its step it is drawn where it fits
+    leans: Mapping[str, int] = field(default_factory=dict)  # by axis of character, to which end it leans: -2 to 2
     measured: bool = False
 
     def frame_at(self, width: Class) -> Room:

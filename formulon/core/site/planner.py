@@ -6,9 +6,10 @@ it makes keeps to the limits of slots, and passes preflight but for the gaps tha
 
 import hashlib
 import re
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from typing import Any
 
+from formulon.core.site.arrange import Arrangement, every, suited
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.geometry import box_of, box_width
 from formulon.core.site.mail import mail_to
@@ -48,6 +49,14 @@ _NARROW_CARD = 16  # characters of a word that fit the narrowest card
 _USUAL = ("home", "about", "offer", "contact")
 _MOST_LINES = 3  # of a headline on a phone (common practice); rules/type/headline_lines.py stops more
 _PHONE = 360
+# The grounds of a start page from its opening to its close, and how loud they are, as the axis of character has it.
+_RHYTHMS: tuple[tuple[tuple[GroundName, ...], int], ...] = (
+    (("deep", "paper", "tint", "accent"), 0),
+    (("brand", "paper", "tint", "deep"), 1),
+    (("paper", "tint", "paper", "brand"), -1),
+    (("accent", "paper", "tint", "brand"), 2),
+    (("tint", "paper", "tint", "deep"), -2),
+)
 _SHORTEST = 12  # characters of a headline
 _NAME, _TITLE = 60, 160  # characters, as Page has them
 
@@ -79,6 +88,8 @@ class _Plan:
         self.seed = int(hashlib.sha256(identity.name.encode()).hexdigest()[:6], 16)
         self.pictures = 0
         self.system = resolve(identity, self.choices, library)
+        self.arrangement = Arrangement(identity.character, identity.name, bool(self.assets))
+        self.grounds = self._grounds()
 
     # Words that fit their places
 
@@ -137,6 +148,28 @@ class _Plan:
         kind = kinds[(self.seed + number) % len(kinds)]
         return {"source": f"drawn:{kind}/{(self.seed + number * 37) % 1000}", "alt": "", "decorative": True}
 
+    def _grounds(self) -> tuple[GroundName, ...]:
+        """The grounds of the start page from its opening to its close: as loud as the brand is, and else as its name has it."""
+        loud, seed = self.identity.character.quiet_loud, self.seed
+        fitting = [grounds for grounds, how in _RHYTHMS if loud is None or abs(how - loud) <= 1]
+        return fitting[seed % len(fitting)]
+
+    def arranged(
+        self,
+        kinds: tuple[str, ...],
+        ground: GroundName,
+        content: dict[str, Any],
+        name: str,
+        heading: Iterable[str],
+        before: Sequence[Section] = (),
+        but: Iterable[str] = (),
+    ) -> Section:
+        """A section in the composition that suits it, with the first headline that fits there."""
+        held = {"heading": "-"} | content
+        kind, layout = self.arrangement.pick(every(*kinds, but=but), held, [(one.kind, one.layout) for one in before])
+        made = suited(kind, {"heading": self.short(heading, kind, layout)} | content)
+        return self.section(kind, layout, ground, made, name)
+
     @staticmethod
     def section(kind: str, layout: str, ground: GroundName, content: dict[str, Any], name: str = "") -> Section:
         filled = {slot: value for slot, value in content.items() if value}
@@ -152,7 +185,8 @@ class _Plan:
         header = self.section("header", "bar", "navigation", {"action": reach})
         where = self.identity.contact.address or self.identity.place
         content = {"text": shorten(self.identity.strapline or self.identity.does, 300), "note": where}
-        footer = self.section("footer", "columns", "deep", content)
+        kind, layout = self.arrangement.pick(every("footer"), content)
+        footer = self.section(kind, layout, "deep", content)
         return Frame(header=header, footer=footer, order=["home", "about", "offer", *(key for key, _ in self.names), "contact"])
 
     # Pages
@@ -160,10 +194,9 @@ class _Plan:
     def home(self) -> Page:
         identity = self.identity
         headline = self.writer.headline(identity)
-        shown = self.short((headline, first_clause(headline), first_clause(identity.does), identity.name), "hero", "horizon")
+        headlines = (headline, first_clause(headline), first_clause(identity.does), identity.name)
         introduction = shorten(self.writer.introduction(identity), 600)
         hero = {
-            "heading": shown,
             "text": introduction,
             "primary": self.action(self.say("see_offer") or self.name_of("offer"), "offer"),
             "secondary": self.action(self.name_of("about"), "about"),
@@ -171,22 +204,24 @@ class _Plan:
         }
         offers = self.offers(3, pictures=True)
         audience = {
-            "heading": self.say("who_for") or self.name_of("about"),
             "text": shorten(self.writer.audience(identity), 1500),
             "link": self.action(self.name_of("about"), "about"),
             "picture": self.picture(),
         }
+        first, second, third, last = self.grounds
+        # A drawing behind words tells nothing; a photograph may.
+        but = ("words",) if self.assets else ("words", "backcloth")
+        made = [self.arranged(("hero",), first, hero, "hero", headlines, but=but)]
+        heading = offers.pop("heading")
+        made.append(self.arranged(("cards", "features", "offers"), second, offers, "cards", (heading,), made, but=("inset",)))
+        told = (self.say("who_for") or self.name_of("about"),)
+        made.append(self.arranged(("picture_text", "text"), third, audience, "picture-text", told, made))
         return Page(
             id="home",
             name=self.name_of("home"),
             title=shorten(f"{identity.name} – {identity.strapline}" if identity.strapline else identity.name, _TITLE),
             description=self.described(introduction, identity.strapline),
-            sections=[
-                self.section("hero", "horizon", "deep", hero),
-                self.section("cards", "lead", "paper", offers),
-                self.section("picture_text", "offset", "tint", audience),
-                self.call("sweep", "accent"),
-            ],
+            sections=[*made, self.call(last, made)],
         )
 
     def offers(self, most: int, pictures: bool) -> dict[str, Any]:
@@ -231,7 +266,7 @@ class _Plan:
             sections.append(self.section("picture_text", "offset", "paper", content))
         return Page(
             id=key, name=name, title=self.title(name), description=self.described(hero["text"]),
-            sections=[*sections, self.call("ledge", "brand")],
+            sections=[*sections, self.call("brand")],
         )  # fmt: skip
 
     def place_rest(self, pages: list[Page]) -> None:
@@ -252,17 +287,16 @@ class _Plan:
             last = 1 if where == "about" else 0
             page.sections.insert(len(page.sections) - last, made)
 
-    def call(self, layout: str, ground: GroundName) -> Section:
+    def call(self, ground: GroundName, before: Sequence[Section] = ()) -> Section:
         identity, hours = self.identity, self.identity.contact.hours.rstrip(".")
         sentence = self.say("open", hours=hours) if hours else ""
         inviting = self.say("come_and_see", place=identity.place) if identity.place else ""
-        heading = self.short((inviting, self.say("talk_to_us"), self.name_of("contact")), "call_to_action", layout)
+        headings = (inviting, self.say("talk_to_us"), self.name_of("contact"))
         content = {
-            "heading": heading,
             "text": sentence or hours,
             "primary": self.action(self.say("get_in_touch") or self.name_of("contact"), "contact"),
         }
-        return self.section("call_to_action", layout, ground, content)
+        return self.arranged(("call_to_action",), ground, content, "call-to-action", headings, before)
 
     def about(self) -> Page:
         """The page about the brand. It repeats nothing of the start page: own texts, what shows that the brand is good, and
@@ -293,7 +327,7 @@ class _Plan:
             name=self.name_of("about"),
             title=self.title(self.name_of("about")),
             description=self.described(f"{named or identity.name}: {facts}"),
-            sections=[*sections, self.call("ledge", "brand")],
+            sections=[*sections, self.call("brand")],
         )
 
     @staticmethod
@@ -336,7 +370,7 @@ class _Plan:
             sections=[
                 self.section("hero", "words", "deep", hero),
                 self.section("cards", "ledger", "paper", content),
-                self.call("sweep", "accent"),
+                self.call("accent"),
             ],
         )
 

@@ -67,6 +67,7 @@ def layouts_css(uses: frozenset[Used]) -> str:
         for name, layout in CATALOGUE[kind].layouts.items():
             if name in layouts:
                 made.append(layout_css(kind, name, layout, [count for *own, count in uses if own == [kind, name]]))
+                made.append(kind_css(kind, name))
         if layouts and kind_css(kind):
             made.append(kind_css(kind))
     return "\n".join(filter(None, made))

@@ -118,7 +118,7 @@ def offers(texts: list[str]) -> Site:
 
 def cards_of(site: Site) -> list[dict]:
     page = next(page for page in site.pages if page.id == "home")
-    return list(next(section for section in page.sections if section.kind == "cards").content["items"])
+    return list(next(section for section in page.sections if section.kind in ("cards", "features", "offers")).content["items"])
 
 
 def mended(site: Site, limit: int = 60) -> Site:

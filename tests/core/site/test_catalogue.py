@@ -29,7 +29,8 @@ def test_every_folder_is_a_kind_and_every_kind_a_folder() -> None:
     assert folders == set(CATALOGUE) and len(folders) >= 6
     for name in folders:
         own = {file.name for file in (FOLDER / name).iterdir() if file.is_file()}
-        assert own <= {"__init__.py", "kind.py", "section.html", "section.css", "rows.css"}, name
+        known = {"__init__.py", "kind.py", "section.html", "section.css", "rows.css"}
+        assert own <= known | {f"{layout}.css" for layout in CATALOGUE[name].layouts}, name
 
 
 @pytest.mark.parametrize("kind", CATALOGUE)

@@ -41,6 +41,6 @@ def test_a_section_departs_and_the_own_grounds_come_back(site: Site) -> None:
 def test_pages_and_the_effect_follow_the_rhythm(site: Site) -> None:
     after = site.with_choices(Choices(rhythm=RHYTHM))
     html = render(after, resolve(after.identity, after.choices))["index.html"].decode()
-    assert 'class="hero hero--horizon" data-ground="brand"' in html
+    assert f'class="hero hero--{site.pages[0].sections[0].layout}" data-ground="brand"' in html
     found = effect(site, after)
     assert found.tokens == [] and {use.page for use in found.sections} == {page.id for page in site.drawn}

@@ -20,6 +20,7 @@ KIND = Kind(
             },
             Room(least=(0, 0.32, 440), content="center"),
             phone=Room(),
+            leans={"calm_lively": 1},
         ),
         "ledge": Layout(
             "Ledge",
@@ -30,6 +31,7 @@ KIND = Kind(
             },
             Room("6", "6", rows="end"),
             phone=Room(),
+            leans={"plain_ornate": -1},
         ),
         "plinth": Layout(
             "Plinth",
@@ -46,6 +48,7 @@ KIND = Kind(
             phone=Room(),
             steps={"heading": "display"},
             grow={"heading": 1.6},
+            leans={"quiet_loud": 1, "classical_modern": -1},
         ),
         "leaflet": Layout(
             "Leaflet",
@@ -62,6 +65,7 @@ KIND = Kind(
             },
             Room("", "7"),
             phone=Room("", "6"),
+            leans={"classical_modern": 1, "soft_sharp": 1},
         ),
     },
     ground="accent",

@@ -83,6 +83,7 @@ KIND = Kind(
                     ),
                 ),
             },
+            leans={"plain_ornate": -1, "quiet_loud": -1},
         ),
         "terrace": Layout(
             "Terrace",
@@ -107,6 +108,7 @@ KIND = Kind(
                     ),
                 ),
             },
+            leans={"calm_lively": 1},
         ),
     },
     ground="tint",

@@ -26,6 +26,7 @@ KIND = Kind(
                     items=Collection(_POINT, FOUR, tablet=TWO, ruled=True, pad="4", gap="4"),
                 ),
             },
+            leans={"quiet_loud": -1},
         ),
         "quilt": Layout(
             "Quilt",
@@ -46,6 +47,7 @@ KIND = Kind(
                     ),
                 ),
             },
+            leans={"calm_lively": 2, "quiet_loud": 1},
         ),
         "shoulder": Layout(
             "Shoulder",
@@ -59,6 +61,7 @@ KIND = Kind(
                 ),
             },
             steps={"heading": "h1", "items/title": "h4"},
+            leans={"plain_ornate": -1, "classical_modern": 1},
         ),
         "inset": Layout(
             "Inset",

@@ -34,6 +34,7 @@ KIND = Kind(
             },
             Room("5", "5", rows="start"),
             phone=Room("6", "6"),
+            leans={"plain_ornate": -1, "quiet_loud": -1},
         ),
         "colophon": Layout(
             "Colophon",
@@ -46,6 +47,7 @@ KIND = Kind(
             },
             Room("7", "6", gap="4"),
             phone=Room("6", "6"),
+            leans={"classical_modern": -2},
         ),
         "plinth": Layout(
             "Plinth",
@@ -59,6 +61,7 @@ KIND = Kind(
             Room("6", "6", rows="start"),
             phone=Room("6", "6"),
             steps={"text": "h2"},
+            leans={"quiet_loud": 1, "classical_modern": 1},
         ),
     },
     ground="footer",

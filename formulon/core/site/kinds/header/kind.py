@@ -20,6 +20,7 @@ KIND = Kind(
                 "action": Region(("action",), Place((10, 12), row=1, across="end")),
             },
             measured=True,
+            leans={"classical_modern": 1},
         ),
         "masthead": Layout(
             "Masthead",
@@ -30,6 +31,7 @@ KIND = Kind(
                 "links": Region(("links",), Place(row=2, across="center"), ruled=True, flow="row"),
             },
             measured=True,
+            leans={"classical_modern": -2, "plain_ornate": 1},
         ),
     },
     ground="navigation",

@@ -50,6 +50,7 @@ KIND = Kind(
             },
             Room(bottom="", least=(440, 0.46, 680), last=True),
             phone=Room("6", ""),
+            leans={"classical_modern": 1},
         ),
         "frieze": Layout(
             "Frieze",
@@ -61,6 +62,7 @@ KIND = Kind(
             },
             Room(bottom="6"),
             phone=Room("6", "6"),
+            leans={"plain_ornate": 1},
         ),
         "window": Layout(
             "Window",
@@ -82,6 +84,7 @@ KIND = Kind(
             },
             Room("", "6"),
             steps={"heading": "h1"},
+            leans={"classical_modern": 1, "soft_sharp": 1},
         ),
         "backcloth": Layout(
             "Backcloth",
@@ -97,6 +100,7 @@ KIND = Kind(
             },
             Room(least=(480, 0.52, 760), content="end"),
             phone=Room("6", "6", least=(480, 0.52, 760), content="end"),
+            leans={"plain_ornate": 1, "quiet_loud": 1},
         ),
         "words": Layout(
             "Words only",
@@ -121,6 +125,7 @@ KIND = Kind(
             Room("8", "7", least=(420, 0.42, 640), content="end"),
             phone=Room("7", "6"),
             grow={"heading": 3},
+            leans={"plain_ornate": -2, "quiet_loud": 2, "classical_modern": 1},
         ),
         "monument": Layout(
             "Monument",
@@ -136,6 +141,7 @@ KIND = Kind(
             Room("8", "8"),
             phone=Room("7", "7"),
             steps={"heading": "h1"},
+            leans={"quiet_loud": -2, "classical_modern": -2},
         ),
         "object": Layout(
             "Object",
@@ -151,6 +157,7 @@ KIND = Kind(
             Room("7", "7"),
             phone=Room("6", "6"),
             steps={"heading": "h1", "text": "body"},
+            leans={"plain_ornate": 1, "calm_lively": -1},
         ),
         "number": Layout(
             "Number",
@@ -170,6 +177,7 @@ KIND = Kind(
             phone=Room("7", "7"),
             steps={"heading": "h2", "text": "body"},
             grow={"figure": 4},
+            leans={"quiet_loud": 2},
         ),
         "bill": Layout(
             "Bill",
@@ -207,6 +215,7 @@ KIND = Kind(
             Room("8", "7", least=(420, 0.4, 620), content="end"),
             phone=Room("6", "6"),
             steps={"heading": "h1"},
+            leans={"classical_modern": 1},
         ),
         "counter": Layout(
             "Counter",
@@ -238,6 +247,7 @@ KIND = Kind(
             Room("7", "7"),
             phone=Room("6", "6"),
             steps={"heading": "h2", "text": "body", "items/title": "h3", "items/value": "h3"},
+            leans={"plain_ornate": -1},
         ),
         "enrol": Layout(
             "Form first",
@@ -298,6 +308,7 @@ KIND = Kind(
             Room("5", "5", gap="4"),
             phone=Room("4", "4", gap="4"),
             steps={"heading": "h1", "text": "body"},
+            leans={"calm_lively": 2, "quiet_loud": 1},
         ),
     },
     ground="deep",

@@ -50,6 +50,7 @@ KIND = Kind(
                 ),
             },
             steps={"items/title": "h2", "items/price": "h4"},
+            leans={"plain_ornate": -1, "quiet_loud": 1},
         ),
         "shelf": Layout(
             "Shelf",
@@ -106,6 +107,7 @@ KIND = Kind(
                 ),
             },
             steps={"items/title": "h4"},
+            leans={"classical_modern": -1, "quiet_loud": -1},
         ),
         "stack": Layout(
             "Stack",
@@ -129,6 +131,7 @@ KIND = Kind(
                     ),
                 ),
             },
+            leans={"calm_lively": 2, "quiet_loud": 1},
         ),
     },
     ground="tint",

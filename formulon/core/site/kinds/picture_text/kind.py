@@ -39,6 +39,7 @@ KIND = Kind(
                     caps={"text": 36},
                 ),
             },
+            leans={"classical_modern": -1},
         ),
         "sill": Layout(
             "Sill",
@@ -59,6 +60,7 @@ KIND = Kind(
                 ),
             },
             Room(""),
+            leans={"plain_ornate": 1},
         ),
     },
 )

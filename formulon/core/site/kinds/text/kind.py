@@ -19,6 +19,7 @@ KIND = Kind(
                 "lead": Region(("heading",), Place((1, 4), row=1)),
                 "words": Region(("text", "link"), Place((6, 12), row=1), caps={"text": 36}),
             },
+            leans={"plain_ornate": -1, "quiet_loud": -1},
         ),
         "statement": Layout(
             "Statement",
@@ -27,6 +28,7 @@ KIND = Kind(
             Room("8", "8"),
             phone=Room("7", "7"),
             steps={"heading": "h4", "text": "h2"},
+            leans={"quiet_loud": 1, "plain_ornate": -1},
         ),
         "pillar": Layout(
             "Pillar",
@@ -38,6 +40,7 @@ KIND = Kind(
             },
             Room("8", "8"),
             phone=Room("7", "7"),
+            leans={"classical_modern": -2, "quiet_loud": -1},
         ),
     },
 )
