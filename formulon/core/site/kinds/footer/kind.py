@@ -41,8 +41,8 @@ KIND = Kind(
             "Everything in the middle, one thing under another.",
             {
                 "lead": Region(_LEAD, Place((3, 10), across="center"), phone=Place(across="center")),
-                "links": Region(("links",), Place((2, 11), across="center"), flow="row"),
-                "contact": Region(("contact",), Place((2, 11), across="center"), flow="row"),
+                "links": Region(("links",), Place((2, 11), across="center"), phone=Place(across="center"), flow="row"),
+                "contact": Region(("contact",), Place((2, 11), across="center"), phone=Place(across="center"), flow="row"),
                 "note": Region(("note",), Place((3, 10), across="center"), phone=Place(across="center"), caps={"note": 38}),
             },
             Room("7", "6", gap="4"),
