@@ -77,7 +77,8 @@ def site(case: str, footer: str) -> Site:
     content = {slot: value for slot, own in CATALOGUE["footer"].slots.items() if (value := filled(own, case))}
     foot = Section(id="footer", kind="footer", layout=footer, ground="footer", content=content)
     # More sections than a page may have: all of a case are looked at together.
-    home = made.pages[0].model_copy(update={"sections": every_layout(case)})
+    sections = every_layout(case)[: None if footer == "columns" else 1]  # another footer is looked at without the whole again
+    home = made.pages[0].model_copy(update={"sections": sections})
     frame = made.frame.model_copy(update={"footer": foot})
     return made.model_copy(update={"pages": [home, *made.pages[1:]], "frame": frame})
 

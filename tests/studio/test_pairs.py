@@ -63,8 +63,7 @@ def choice(path: str, value: Any) -> tuple[str, Patch]:
 
 
 def with_ground(state: dict[str, Any]) -> tuple[str, Patch]:
-    other = "brand" if page(state, "home")["sections"][0]["ground"] == "accent" else "accent"
-    return "page:home", {"op": "replace", "path": "/sections/0/ground", "value": other}
+    return "page:home", {"op": "replace", "path": "/sections/0/ground", "value": "brand"}  # none is planned on it
 
 
 def next_layout(state: dict[str, Any]) -> tuple[str, Patch]:
