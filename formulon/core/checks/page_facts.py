@@ -42,9 +42,7 @@ class TextRun:
     styles: frozenset[str] = frozenset()  # emphasis in it: "em", "strong"
     on_picture: bool = False  # stands on a picture, over an overlay in the ground's colour
     free: bool = False  # stands in a free part of its layout at some width: how it fits there cannot be told without a browser
-    scale: float = (
-        1.0  # of the step's size: below 1 where a word is too long, above where the layout lets it grow; see site/setting.py
-    )
+    scale: float = 1.0  # of the step's size: below 1 where a word is too long, above where it may grow; see site/setting.py
 
     @property
     def level(self) -> int:

@@ -55,12 +55,8 @@ def _signature(layout: Layout, picture: float) -> Signature:
         if mirrored:
             first, last, bleeds = COLUMNS + 1 - last, COLUMNS + 1 - first, (bleeds[1], bleeds[0])
         tracks = region.items.at.spans(3) if region.items else ()
-        inside = tuple(
-            (*part.at.within(spans[0]), part.at.row)
-            for spans in (tracks,)
-            if region.items
-            for part in region.items.usual.values()
-        )
+        parts = region.items.usual.values() if region.items else ()
+        inside = tuple((*part.at.within(tracks[0]), part.at.row) for part in parts)
         over = region.card or region.behind or "top" in place.bleed
         made.append(Held(_holds(region), first, last, row, bleeds, over, tracks, inside))
     return Signature(tuple(made), round(picture, 3))
