@@ -3,14 +3,16 @@
 import json
 from collections.abc import Iterator
 from pathlib import Path
+from typing import Any
 
 import pytest
 from django.test import override_settings
 from hypothesis import HealthCheck, settings
 
 from formulon.core.identity.svg import rebuild
-from formulon.core.site.planner import plan
+from formulon.core.site.documents import CHOICES, IDENTITY, site_of
 from formulon.core.site.site import Asset, Site
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 
 # A deadline, and the check for slow data, would measure the machine; speed is ./bench's.
@@ -60,9 +62,16 @@ def quillmoor() -> Identity:
     return quillmoor_identity()
 
 
+def known_pages(name: str) -> dict[str, Any]:
+    """Frame and pages that tests know, whatever the planner would make of the brand: the four usual pages in compositions that have
+    a button of each kind, pictures, cards and arcs. By document; "site", "studio" and "demo" differ in their pictures and texts."""
+    return dict(json.loads((DATA / "pages" / f"{name}.json").read_text(encoding="utf-8")))
+
+
 @pytest.fixture
 def site(quillmoor: Identity) -> Site:
-    """The demo's planned site with one picture of its own."""
+    """The demo's site in known compositions, with one picture of its own."""
     read = rebuild((DEMO / "pictures" / "5-moon-for-members.svg").read_bytes(), "moon.svg")
     asset = Asset(id="moon", name="A crescent moon and three stars", svg=read.svg, width=read.width, height=read.height)
-    return plan(quillmoor, assets=[asset])
+    bodies = {IDENTITY: quillmoor.model_dump(), CHOICES: Choices().model_dump(), **known_pages("site")}
+    return site_of(bodies, [asset])

@@ -27,7 +27,7 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import reach
 from formulon.core.checks.runner import check
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.site import Frame, Page, Section, Site
 from formulon.core.system.documents.choices import Choices
@@ -123,7 +123,8 @@ def laid_out(site: Site, dice: random.Random) -> Site:
         layouts = list(CATALOGUE[section.kind].layouts)
         content = {key: value for key, value in section.content.items() if key in ("heading", "items") or dice.random() < 0.8}
         if "items" in content:
-            content["items"] = (content["items"] * 4)[: dice.choice([1, 2, 3, 5, 7])]
+            most = CATALOGUE[section.kind].slots["items"].most
+            content["items"] = (content["items"] * 4)[: min(most, dice.choice([1, 2, 3, 5, 7]))]
         return section.model_copy(update={"layout": dice.choice(layouts), "content": content})
 
     pages: list[Page] = []

@@ -13,6 +13,7 @@ from collections import Counter
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from functools import partial
+from itertools import islice
 from pathlib import Path
 
 import django
@@ -40,6 +41,7 @@ def fresh_database() -> None:
 fresh_database()
 django.setup()
 
+import variety  # noqa: E402
 import writes  # noqa: E402
 from django.core.management import call_command  # noqa: E402
 
@@ -49,9 +51,11 @@ from formulon.core.checks.reach import reach  # noqa: E402
 from formulon.core.checks.runner import Preflight, check  # noqa: E402
 from formulon.core.color.overlay import least  # noqa: E402
 from formulon.core.color.srgb import to_hex  # noqa: E402
+from formulon.core.proposals.propose import proposals  # noqa: E402
 from formulon.core.site.behind import TextBlock, behind, cropped  # noqa: E402
 from formulon.core.site.geometry import box_of, box_width  # noqa: E402
 from formulon.core.site.layout import HEADINGS  # noqa: E402
+from formulon.core.site.planning.planner import plan  # noqa: E402
 from formulon.core.site.render import WIDTHS, render, render_page  # noqa: E402
 from formulon.core.site.site import Frame, Site  # noqa: E402
 from formulon.core.site.site import Page as SitePage  # noqa: E402
@@ -457,6 +461,8 @@ def main() -> None:
         "restyle": restyling,
         "preflight": lambda: [preflight(large_site())],
         "writes": writes.rows,
+        "variety": varying,
+        "proposals": proposing,
         "publish": lambda: [publishing(large_site())],
     }
     rows = parts.get(" ".join(sys.argv[1:]), every_row)()
@@ -464,6 +470,54 @@ def main() -> None:
     print(f"{'What':<{width}}  {'Measured':<34}  {'Budget':<10}")
     for what, measured, budget, kept in rows:
         print(f"{what:<{width}}  {measured:<34}  {budget:<10}  {'kept' if kept else 'MISSED'}")
+
+
+def varying() -> list[Row]:
+    """How unlike 24 invented brands are; see tools/variety.py."""
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        found = variety.measured(browser.new_page(), variety.sites())
+        browser.close()
+    worst = f"{found.alike_worst:.0%} ({found.worst_pair[0]}, {found.worst_pair[1]})"
+    return [
+        ("start pages of 24 brands alike, mean", f"{found.alike_mean:.1%}", "20 %", found.alike_mean <= 0.2),
+        ("start pages of 24 brands alike, worst", worst, "50 %", found.alike_worst <= 0.5),
+        ("layouts in use by 24 brands", f"{found.layouts}", "60", found.layouts >= 60),
+        ("sentences that two brands share", f"{found.sentences:.1%}", "10 %", found.sentences <= 0.1),
+        (
+            "brands that pass but for marked gaps",
+            f"{found.passing} of {found.brands}",
+            "24 of 24",
+            found.passing == found.brands,
+        ),
+    ]
+
+
+def proposing() -> list[Row]:
+    """A style proposal, eight of them, and the plan of a site of many pages, for brands whose letters were shaped before."""
+    one, eight, plans = [], [], []
+    for identity in variety.identities():
+        site = plan(identity)
+        _proposed(site, 8)  # their typefaces are read
+        one.append(timed(partial(_proposed, site, 1)))
+        eight.append(timed(partial(_proposed, site, 8)))
+        many = identity.model_copy(update={"pages": [f"{identity.offers[0].name} {n}" for n in range(1, 9)]})
+        plan(many)
+        plans.append(timed(partial(plan, many)))
+    return [
+        _spread("a whole style proposed", one, 0.15),
+        _spread("eight styles proposed", eight, 1.0),
+        _spread("planning of ten pages and more", plans, 0.2),
+    ]
+
+
+def _proposed(site: Site, count: int) -> None:
+    list(islice(proposals(site), count))
+
+
+def _spread(what: str, times: list[float], budget: float) -> Row:
+    median, late = percentile(times, 0.5), percentile(times, 0.95)
+    return what, f"{median * 1000:.0f} ms, p95 {late * 1000:.0f} ms", f"{budget * 1000:.0f} ms", late <= budget
 
 
 def restyling() -> list[Row]:
@@ -490,7 +544,7 @@ def every_row() -> list[Row]:
         with server() as address:
             rows += weights(page, address) + restyle(page, address)
         browser.close()
-    return [*rows, *writes.rows(), preflight(site), publishing(site), reading()]
+    return [*rows, *writes.rows(), preflight(site), publishing(site), reading(), *proposing(), *varying()]
 
 
 if __name__ == "__main__":

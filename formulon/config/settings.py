@@ -137,6 +137,7 @@ SPECTACULAR_SETTINGS = {
         "SchemeEnum": ["light", "dark"],
         "SchemesOfPagesEnum": ["light", "dark", "both"],
         "SectionGroundEnum": ["paper", "tint", "brand", "accent", "deep"],
+        "StylePartEnum": "formulon.core.system.documents.choices.STYLE_PARTS",
     },
 }
 LOGGING = {

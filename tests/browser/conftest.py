@@ -15,12 +15,9 @@ from django.db import connections
 from django.test import Client, override_settings
 from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
 
-from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.documents import planned
-from formulon.core.site.site import Section
 from formulon.studio.management.commands.load_demo import load_folder
-from formulon.studio.models import Brand, Membership, Workspace
-from formulon.studio.services.sites import bodies_of
+from formulon.studio.models import Membership, Workspace
+from tests.studio.conftest import settled
 
 # The driver runs an event loop in this thread, which Django would otherwise take for asynchronous code.
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
@@ -64,31 +61,8 @@ def designer(transactional_db: None) -> User:
 @pytest.fixture
 def demo(designer: User) -> str:
     brand = load_folder(ROOT / "demo" / "quillmoor", Workspace.objects.get(name="Studio"))
-    settled(brand)
+    settled(brand, "demo")
     return str(brand.pk)
-
-
-# What tests of the studio look at, whatever the planner would make of the demo: layout and ground by section of the start page.
-HOME = {"hero": ("hero", "horizon", "deep"), "cards": ("cards", "lead", "paper"), "picture-text": ("picture_text", "offset", "tint"),
-        "call-to-action": ("call_to_action", "sweep", "accent")}  # fmt: skip
-
-
-def settled(brand: Brand) -> None:
-    """Gives the start page the compositions that tests know, as though it had been planned so."""
-    home = brand.documents.get(name="page:home")
-    drawn = iter(range(1, 9))
-    for section in home.body["sections"]:
-        kind, layout, section["ground"] = HOME[section["id"]]
-        slots = CATALOGUE[kind].slots
-        section["kind"], section["layout"] = kind, layout
-        if "picture" in slots:
-            section["content"].setdefault("picture", {"source": f"drawn:hills/{next(drawn)}", "alt": "", "decorative": True})
-        for item in section["content"].get("items", ()):
-            item.setdefault("picture", {"source": f"drawn:hills/{next(drawn)}", "alt": "", "decorative": True})
-    home.body["sections"] = [Section.model_validate(one).model_dump() for one in home.body["sections"]]
-    home.save(update_fields=["body"])
-    brand.planned = planned(bodies_of(brand)[0])
-    brand.save(update_fields=["planned"])
 
 
 class Answering:

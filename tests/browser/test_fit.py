@@ -10,7 +10,7 @@ import pytest
 from markupsafe import escape
 from playwright.sync_api import Browser, Page, Route
 
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.site import Site
 from formulon.core.system.documents.choices import Choices

@@ -17,7 +17,7 @@ from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.geometry import box_of, box_start, box_width, content_width, general
 from formulon.core.site.kind import Slot
 from formulon.core.site.layout import class_of
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import FRAME, Section, Site

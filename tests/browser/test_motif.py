@@ -8,7 +8,7 @@ import pytest
 from PIL import Image
 from playwright.sync_api import Browser, Page, expect
 
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve

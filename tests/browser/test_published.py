@@ -17,7 +17,7 @@ from formulon.core.checks.page_facts import Target, TextRun, TextsOnPicture
 from formulon.core.checks.predict import predict
 from formulon.core.site.behind import profile
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import WIDTHS, render
 from formulon.core.site.sheets import style_css, used_names
 from formulon.core.site.site import FRAME, Asset, Rendition, Section, Site

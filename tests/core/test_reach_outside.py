@@ -10,7 +10,7 @@ from pathlib import Path
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
 from formulon.core.site.documents import documents, site_of
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.site import Site
 from formulon.core.system.documents.choices import Choices

@@ -6,9 +6,12 @@ import pytest
 from django.contrib.auth.models import User
 from django.test import Client
 
+from formulon.core.site.documents import CHOICES, DECISIONS, IDENTITY, kind_of, planned
 from formulon.core.system.documents.identity import Identity
-from formulon.studio.models import Brand, Membership, Workspace
+from formulon.studio.models import Brand, Document, Membership, Workspace
 from formulon.studio.services import sites
+from formulon.studio.services.sites import bodies_of
+from tests.conftest import known_pages
 
 
 class Api:
@@ -94,4 +97,21 @@ def nobody(db: None) -> Api:
 
 @pytest.fixture
 def brand(workspace: Workspace, quillmoor: Identity) -> Brand:
+    """The demo brand with pages that tests know."""
+    return settled(sites.create(workspace, quillmoor), "studio")
+
+
+@pytest.fixture
+def planned_brand(workspace: Workspace, quillmoor: Identity) -> Brand:
+    """The demo brand with the pages that the planner makes of it."""
     return sites.create(workspace, quillmoor)
+
+
+def settled(brand: Brand, name: str) -> Brand:
+    """Gives a brand pages that tests know, as though they had been planned so."""
+    brand.documents.exclude(name__in=(IDENTITY, CHOICES, DECISIONS)).delete()
+    bodies = {name: kind_of(name).model.model_validate(body).model_dump() for name, body in known_pages(name).items()}
+    Document.objects.bulk_create(Document(brand=brand, name=document, body=body) for document, body in bodies.items())
+    brand.planned = planned(bodies_of(brand)[0])
+    brand.save(update_fields=["planned"])
+    return brand

@@ -169,7 +169,7 @@ def test_colors_and_pages_without_latin_letters(brand: Brand, anna: Api) -> None
     state = anna.change(
         brand, "identity", state["identity"]["revision"], {"op": "replace", "path": "/pages", "value": names}
     ).json()
-    assert [page["body"]["name"] for page in state["pages"]] == ["Home", "Über uns", "What we offer", *names[:4], "Kontakt"]
+    assert [page["body"]["name"] for page in state["pages"]] == ["Home", "What we offer", *names[:4], "Über uns", "Kontakt"]
     assert len({page["body"]["id"] for page in state["pages"]}) == 8
 
 

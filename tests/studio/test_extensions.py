@@ -19,7 +19,7 @@ from formulon.core.checks.runner import check_site
 from formulon.core.formats import system_files
 from formulon.core.site import catalogue, sheets, slot_types
 from formulon.core.site.catalogue import CATALOGUE, DeclarationError
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.signature import signature
 from formulon.core.site.site import Section, Site

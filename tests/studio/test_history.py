@@ -214,7 +214,8 @@ def test_marks_cannot_be_smuggled_past_the_reader(brand: Brand, anna: Api) -> No
     assert answer.status_code == 422
 
 
-def test_pages_follow_the_brief_until_they_are_edited(brand: Brand, anna: Api) -> None:
+def test_pages_follow_the_brief_until_they_are_edited(planned_brand: Brand, anna: Api) -> None:
+    brand = planned_brand
     rename = {"op": "replace", "path": "/strapline", "value": "Look up more."}
     state = anna.change(brand, "identity", 1, rename).json()
     assert state["pages"][0]["body"]["sections"][0]["content"]["heading"] == "Look up more."

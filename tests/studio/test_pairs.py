@@ -63,7 +63,8 @@ def choice(path: str, value: Any) -> tuple[str, Patch]:
 
 
 def with_ground(state: dict[str, Any]) -> tuple[str, Patch]:
-    return "page:home", {"op": "replace", "path": "/sections/0/ground", "value": "brand"}  # none is planned on it
+    other = "accent" if page(state, "home")["sections"][0]["ground"] == "brand" else "brand"
+    return "page:home", {"op": "replace", "path": "/sections/0/ground", "value": other}
 
 
 def next_layout(state: dict[str, Any]) -> tuple[str, Patch]:

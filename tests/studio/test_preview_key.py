@@ -5,7 +5,7 @@ from typing import Any
 
 import pytest
 
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.site import Site
 from formulon.core.system.documents.choices import Choices

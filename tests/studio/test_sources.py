@@ -216,8 +216,8 @@ def test_a_question_is_left_open_and_undone(fresh: Brand, anna: Api) -> None:
 def test_a_wanted_page_comes_and_goes_with_undo_and_redo(fresh: Brand, anna: Api) -> None:
     revision = anna.get(f"brands/{fresh.pk}").json()["identity"]["revision"]
     state = anna.change(fresh, "identity", revision, {"op": "add", "path": "/pages/-", "value": "Visit"}).json()
-    assert [page["body"]["id"] for page in state["pages"]] == ["home", "about", "offer", "visit", "contact"]
+    assert [page["body"]["id"] for page in state["pages"]] == ["home", "visit", "contact"]
     assert state["edited"] is False
-    for way, count in (("undo", 4), ("redo", 5), ("undo", 4), ("redo", 5)):
+    for way, count in (("undo", 2), ("redo", 3), ("undo", 2), ("redo", 3)):
         state = anna.step(fresh, way).json()
         assert len(state["pages"]) == count and state["edited"] is False

@@ -269,8 +269,19 @@ export function answers(known: Record<string, unknown>) {
 export const refused = (status: number, title: string, code = 'refused') =>
   new Response(JSON.stringify({ title, code }), { status });
 
-/** Everything that is watched for coming into sight is in sight. */
+/** Everything that is watched for coming into sight is in sight, and nothing that is watched for its size changes. */
 export function inSight() {
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe() {
+        return undefined;
+      }
+      disconnect() {
+        return undefined;
+      }
+    },
+  );
   vi.stubGlobal(
     'IntersectionObserver',
     class {

@@ -31,7 +31,7 @@ from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.site import FRAME, Page, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
-from formulon.core.site.values import PLACEHOLDER, Picture
+from formulon.core.site.values import PLACEHOLDER, Picture, led_to
 from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.parts import PARTS
 from formulon.core.system.policy import policy_of
@@ -108,7 +108,7 @@ class Prediction:
         yield from self.section(page, footer)
         yield from self.name(page, footer)
         regions = footer.catalogue.layouts[footer.layout].regions
-        names = [p.name for p in (self.site.drawn[0], *self.site.menu())]
+        names = [self.site.drawn[0].name, *(one.name for one in self.site.menu())]
         yield from self.links(page, footer, names, regions["links"].flow == "row", "links")
         ways = [way for way in (contact.email, contact.phone) if way]
         yield from self.links(page, footer, ways, regions["contact"].flow == "row", "contact")
@@ -250,7 +250,10 @@ class Prediction:
 
     def alive(self, to: str) -> bool:
         """Whether a destination leads anywhere that is known."""
-        return bool(to) and (not to.startswith("page:") or self.site.page(to[5:]) is not None)
+        page, section = led_to(to)
+        if not page:
+            return bool(to)
+        return self.site.section(page, section) is not None if section else self.site.page(page) is not None
 
     def text(
         self, place: PagePlace, section: Section, slot: Slot, value: str, ground: str, indent: float = 0.0

@@ -9,7 +9,7 @@ from pydantic import ValidationError
 from formulon.core.errors import FormulonError, IdentityError, SiteError
 from formulon.core.identity.svg import rebuild
 from formulon.core.site.changes import explain
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Asset, Frame, Page, Site
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity, Model

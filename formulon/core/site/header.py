@@ -141,11 +141,11 @@ def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tupl
 
 
 def _name_lines(site: Site, system: System, viewport: int, scale: float, room: float) -> int:
+    """Lines of the name in a room of some px; NEVER where its longest word is wider."""
     step, language = system.steps["h3"], site.identity.language
     name = hyphenated(site.identity.name, language)
-    return fit(
-        step.family, step.weight, name, step.size(viewport) * scale, max(1.0, room), step.tracking, language, False
-    ).lines
+    found = fit(step.family, step.weight, name, step.size(viewport) * scale, max(1.0, room), step.tracking, language, False)
+    return found.lines if found.widest <= room else NEVER
 
 
 def _links_width(site: Site, system: System, viewport: int) -> float:

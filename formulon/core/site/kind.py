@@ -40,6 +40,16 @@ class Kind:
     tag: str = "section"
     motif_first: bool = False
 
+    def has(self, path: str) -> bool:
+        """Whether a part that a layout draws is a slot, "heading" or "items/title"."""
+        slot, _, item = path.partition("/")
+        return slot in self.slots and (not item or item in self.slots[slot].items)
+
+    def slot(self, path: str) -> Slot:
+        """The slot of that path."""
+        slot, _, item = path.partition("/")
+        return self.slots[slot].items[item] if item else self.slots[slot]
+
 
 def card_ground(ground: str) -> str:
     """The ground of an inset card that stands on a section's ground."""

@@ -25,10 +25,10 @@ from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import section_html
 from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.sheets import fitted_css, minified, placed_css, placed_of, preview_tokens, style_css, used_in
-from formulon.core.site.site import Asset, Page, Section, Site
+from formulon.core.site.site import Asset, MenuEntry, Page, Section, Site
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
-from formulon.core.site.values import Picture
+from formulon.core.site.values import Picture, led_to
 from formulon.core.system.css import tokens_css
 from formulon.core.system.documents.identity import Mark
 from formulon.core.system.facets.lockup import size_of
@@ -153,9 +153,12 @@ class View:
         mark = html(' data-section="%s"', section.id) if self.preview else ""
         name = section.kind.replace("_", "-")
         also = " has-motif" if section.id in self.motifs else ""
+        led = not self.preview and (self.page.id, section.id) in self.site.targets
+        target = html(' id="%s"', anchor(section.id)) if led else Markup("")
         return html(
-            '<%s class="%s %s--%s%s" data-ground="%s"%s>',
+            '<%s%s class="%s %s--%s%s" data-ground="%s"%s>',
             section.catalogue.tag,
+            target,
             name,
             name,
             section.layout,
@@ -336,8 +339,12 @@ class View:
     def href(self, to: str) -> str:
         """The address of a destination; empty where it is none."""
         if to.startswith("page:"):
-            target = self.site.page(to[5:])
-            return self.site.file_name(target) if target else ""
+            page, section = led_to(to)
+            target = self.site.page(page)
+            if target is None:
+                return ""
+            name = "" if section and page == self.page.id else self.site.file_name(target)
+            return f"{name}#{anchor(section)}" if section else name
         return dialled(to[4:], self.site.identity.language) if to.startswith("tel:") else to
 
     def listed(self) -> bool:
@@ -346,14 +353,14 @@ class View:
 
     def navigation(self) -> list[tuple[str, str, bool]]:
         """Name, address and whether it is this page, for every page of the menu but the start page."""
-        return [self._entry(page) for page in self.site.menu()]
+        return [self._entry(one) for one in self.site.menu()]
 
     def header_navigation(self) -> list[tuple[str, str, bool]]:
         """The same for what stands in the header."""
-        return [self._entry(page) for page in self.site.header_menu()]
+        return [self._entry(one) for one in self.site.header_menu()]
 
-    def _entry(self, page: Page) -> tuple[str, str, bool]:
-        return page.name, self.site.file_name(page), page.id == self.page.id
+    def _entry(self, entry: MenuEntry) -> tuple[str, str, bool]:
+        return entry.name, self.href(entry.to), entry.page == self.page.id and not entry.section
 
     def home(self) -> str:
         return self.site.file_name(self.site.drawn[0])
@@ -396,6 +403,11 @@ class View:
 
     def _slot(self, path: str) -> Markup:
         return html(' data-slot="%s"', path) if self.preview else Markup("")
+
+
+def anchor(section: str) -> str:
+    """The id of a section that something leads to, apart from those that pages have of their own."""
+    return f"at-{section}"
 
 
 def address_of(mark: Mark, preview: Preview | None) -> str:

@@ -81,7 +81,11 @@ def _page(base: Body | None, mine: Body, new: Body) -> Body:
 
 
 def _section(base: Body | None, mine: Body, new: Body) -> Body:
-    if mine.get("locked") or base is None or mine["kind"] != new["kind"]:
+    if mine.get("locked") or base is None:
+        return mine
+    if mine == base:  # nobody has touched it, so it may become of another kind
+        return new
+    if mine["kind"] != new["kind"]:
         return mine
     made = dict(mine)
     for key in ("layout", "ground"):

@@ -1,9 +1,10 @@
 """Site, pages and sections: the content of a site, apart from how it looks."""
 
+import json
 import re
 from collections.abc import Mapping
 from functools import cached_property
-from typing import Any, Literal, Self
+from typing import Any, Literal, NamedTuple, Self
 
 from pydantic import Field, PrivateAttr, field_validator, model_validator
 
@@ -29,6 +30,8 @@ class Section(Model):
     content: dict[str, Any] = Field(default_factory=dict)
     locked: bool = Field(default=False, description="Kept as it is when the pages are planned anew.")
     departs: bool = Field(default=False, description="Stands on its own ground, whatever the rhythm of the site.")
+    menu: str = Field(default="", max_length=60, description="What it is called in the menu of a site of one page.")
+    source: str = Field(default="", max_length=200, description="The client's file that its words come from.")
 
     @model_validator(mode="after")
     def _fits_catalogue(self) -> Self:
@@ -79,10 +82,10 @@ def in_rhythm(pages: list[Page], rhythm: Rhythm | None) -> list[Page]:
     if rhythm is None:
         return pages
     made = []
-    for page in pages:
+    for number, page in enumerate(pages):
         count = len(page.sections)
         sections = [
-            one if one.departs else one.model_copy(update={"ground": rhythm.ground(index, count)})
+            one if one.departs else one.model_copy(update={"ground": rhythm.ground(index, count, number == 0)})
             for index, one in enumerate(page.sections)
         ]
         made.append(page.model_copy(update={"sections": sections}))
@@ -153,6 +156,19 @@ class Asset(Model):
         return self
 
 
+class MenuEntry(NamedTuple):
+    """Something that the menu leads to: a page, or a section of one."""
+
+    name: str
+    page: str
+    section: str = ""
+
+    @property
+    def to(self) -> str:
+        """Its destination."""
+        return f"page:{self.page}#{self.section}" if self.section else f"page:{self.page}"
+
+
 class Site(Model):
     """Everything that a site is made of."""
 
@@ -178,9 +194,16 @@ class Site(Model):
         """The pages as they are drawn: with the grounds that the rhythm of the site gives their sections."""
         return in_rhythm(self.pages, self.choices.rhythm)
 
+    @cached_property
+    def targets(self) -> frozenset[tuple[str, str]]:
+        """The sections that a button, a link or the menu leads to, by page and section."""
+        written = json.dumps([one.content for page in self.pages for one in page.sections] + [self.frame.header.content])
+        led = {(page, section) for page, section in re.findall(r"page:([a-z0-9-]+)#([a-z0-9-]+)", written)}
+        return frozenset(led | {(one.page, one.section) for one in self.menu() if one.section})
+
     def model_copy(self, *, update: Mapping[str, Any] | None = None, deep: bool = False) -> Self:
         made = super().model_copy(update=update, deep=deep)
-        for derived in ("drawn", "_system"):  # which follow from what may have been changed
+        for derived in ("drawn", "targets", "_system"):  # which follow from what may have been changed
             made.__dict__.pop(derived, None)
         return made
 
@@ -216,16 +239,19 @@ class Site(Model):
         if (other.identity, other.choices) == (self.identity, self.choices):
             self.__dict__["_system"] = other.system()
 
-    def menu(self) -> list[Page]:
-        """The pages that navigation and footer lead to, besides the start page."""
-        return [page for page in self.pages[1:] if page.menu]
+    def menu(self) -> list["MenuEntry"]:
+        """What navigation and footer lead to: the pages besides the start page; of a site of one page, its sections that have a
+        name in the menu."""
+        pages = [MenuEntry(page.name, page.id) for page in self.pages[1:] if page.menu]
+        first = self.pages[0]
+        return pages or [MenuEntry(one.menu, first.id, one.id) for one in first.sections if one.menu]
 
-    def header_menu(self) -> list[Page]:
-        """The pages of the menu as the header has them: without that which its own button leads to under the same name, unless
+    def header_menu(self) -> list["MenuEntry"]:
+        """The entries of the menu as the header has them: without that which its own button leads to under the same name, unless
         there is no other."""
         action = self.frame.header.content.get("action") or {}
         led = action.get("to"), action.get("label")
-        return [one for one in self.menu() if led != (f"page:{one.id}", one.name)] or self.menu()
+        return [one for one in self.menu() if led != (one.to, one.name)] or self.menu()
 
     def page(self, page_id: str) -> Page | None:
         """The page of that id, as it is drawn."""
@@ -233,6 +259,11 @@ class Site(Model):
 
     def asset(self, asset_id: str) -> Asset | None:
         return next((asset for asset in self.assets if asset.id == asset_id), None)
+
+    def section(self, page_id: str, section_id: str) -> Section | None:
+        """The section of that id on the page of that id."""
+        page = self.page(page_id)
+        return next((one for one in page.sections if one.id == section_id), None) if page else None
 
     def file_name(self, page: Page) -> str:
         """The page's file: the start page is index.html."""

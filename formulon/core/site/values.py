@@ -8,9 +8,16 @@ from pydantic import AfterValidator, Field, field_validator
 from formulon.core.system.documents.identity import Model
 
 _DESTINATION = re.compile(
-    r"(page:[a-z0-9-]{1,60}|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,400}|"
+    r"(page:[a-z0-9-]{1,60}(#[a-z0-9-]{1,60})?|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,400}|"
     r"tel:\+?[0-9 ()./-]{1,40}(;ext=\d{1,12})?)?"
 )
+
+
+def led_to(to: str) -> tuple[str, str]:
+    """The page and the section that a destination names by their ids; empty where it names none."""
+    page, _, section = to.removeprefix("page:").partition("#") if to.startswith("page:") else ("", "", "")
+    return page, section
+
 
 PLACEHOLDER = re.compile(r"\[\[(.+?)\]\]", re.DOTALL)
 

@@ -3,7 +3,16 @@
 from django.urls import path
 from drf_spectacular.views import SpectacularAPIView
 
-from formulon.studio.api import color_views, guide_views, logo_views, session_views, source_views, type_views, views
+from formulon.studio.api import (
+    color_views,
+    guide_views,
+    logo_views,
+    session_views,
+    source_views,
+    style_views,
+    type_views,
+    views,
+)
 from formulon.studio.api import schema as _schema  # noqa: F401  registers the extension
 
 _BRAND = "brands/<uuid:brand_id>"
@@ -47,6 +56,8 @@ urlpatterns = [
     path(f"{_BRAND}/system/<slug:form>", color_views.SystemFileView.as_view()),
     path(f"{_BRAND}/draft", views.DraftView.as_view()),
     path(f"{_BRAND}/style", views.StyleView.as_view()),
+    path(f"{_BRAND}/styles", style_views.StylesView.as_view()),
+    path(f"{_BRAND}/styles/<int:number>/preview", style_views.StylePreviewView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/preview", views.PreviewView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/overlay", color_views.OverlayView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),

@@ -1,6 +1,7 @@
 """Writing documents: every change is one entry of the history, based on a revision, and can be undone."""
 
 import json
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
@@ -22,10 +23,11 @@ from formulon.core.site.documents import (
 )
 from formulon.core.site.documents import documents as documents_of
 from formulon.core.site.documents import planned as planned_of
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.replan import replanned
-from formulon.core.site.site import FRAME
+from formulon.core.site.site import FRAME, Asset
 from formulon.core.type.alike import defaults
+from formulon.core.type.library import Library
 from formulon.studio.errors import ChangedSince, NothingToUndo, NotYours, Stale, StudioError, UploadRefused
 from formulon.studio.models import Brand, Document, Entry
 from formulon.studio.services.entries import PLAN, in_effect_since, name_of, steps
@@ -132,6 +134,26 @@ def replan(brand: Brand, author: User | None) -> Entry | None:
     after = {name: body for name, body in before.items() if page_of(name) is None} | merged
     refuse_unopenable(brand, before, after)
     return _record(brand, author, "Plan the pages from the brief", stored, before, after, planned)
+
+
+Restyled = Callable[[dict[str, Body], Body, list[Asset], Library], tuple[dict[str, Body], dict[str, Body]]]
+
+
+@transaction.atomic
+def restyle(brand: Brand, author: User | None, label: str, revisions: dict[str, int], made: Restyled) -> Entry | None:
+    """Puts identity, choices and pages in the place of those that were, as one entry: `made` gives all documents, and what was planned
+    anew, from the documents, the last plan, pictures and typefaces. Raises Stale where a document has moved on."""
+    brand = Brand.objects.select_for_update().get(pk=brand.pk)
+    stored = {document.name: document for document in brand.documents.select_for_update().order_by("pk")}
+    _refuse_stale(brand, stored, [Edit(name, revision, []) for name, revision in revisions.items()])
+    before = {name: document.body for name, document in stored.items()}
+    after, planned = made(before, brand.planned, assets_of(brand), library_of(brand, identity_in(before)))
+    after = {name: checked(name, body) for name, body in after.items()}
+    broken = broken_lock(identity_in(before), identity_in(after), decisions_in(before), decisions_in(after))
+    if broken:
+        raise StudioError(broken)
+    refuse_unopenable(brand, before, after)
+    return _record(brand, author, label, stored, before, after, planned)
 
 
 @transaction.atomic

@@ -9,7 +9,7 @@ from formulon.core.errors import ChangeError, FormulonError
 from formulon.core.site import fonts
 from formulon.core.site.changes import explain
 from formulon.core.site.documents import IDENTITY, page_document, page_of
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render_page
 from formulon.studio.errors import Unopenable
 from formulon.studio.models import Brand

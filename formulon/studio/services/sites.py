@@ -21,7 +21,7 @@ from formulon.core.site.documents import (
     site_from,
 )
 from formulon.core.site.documents import documents as documents_of
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Asset, Page, Rendition, Site
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions

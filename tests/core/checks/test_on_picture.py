@@ -20,7 +20,7 @@ from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.behind import SHAPES
 from formulon.core.site.changes import Change, apply
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Asset, Rendition, Site
 from formulon.core.site.standing import stand
 from formulon.core.system.documents.choices import Choices

@@ -15,7 +15,7 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.reach import reach
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.sheets import site_css
 from formulon.core.site.site import Site

@@ -7,9 +7,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from formulon.core.site.arrange import Arrangement, chance, every, holds, suited
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.arrange import Arrangement, chance, every, holds, suited
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.signature import likeness, signature
 from formulon.core.system.documents.identity import Character, Identity
 

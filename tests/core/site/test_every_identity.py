@@ -3,22 +3,29 @@ for the gaps that it marks, and for letters that no shipped family has."""
 
 from typing import Any
 
-from hypothesis import given, settings
+from hypothesis import Phase, given, settings
 from hypothesis import strategies as st
 from pydantic import ValidationError
 
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.site import Site
 from formulon.core.system.documents.identity import CONTROLS, Identity
+from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
 
 _WORDS = (
     "Sky", "the", "of", "Natursteinrestaurierung", "Öffnungszeiten", "Łódź", "Ψωμί", "Хлеб", "Nguyễn", "空", "🌿", "a/b/c", "12-14",
     "*stress*", "[[gap]]", "x" * 45, "www.quillmoor.example/programme/2026", "hello@quillmoor.example", "“quoted”", "—", "\n", "\x00",
     "<b>", "&amp;", "{{ x }}", "%s",
+)  # fmt: skip
+_LINES = (  # of each kind that a client's text can have, short and long
+    "Adults £12", "Kinder bis 12 Jahre: 6,50 €", "W" * 90 + " 12 €", "Fri 3 May, 7.30 pm: The rings of Saturn", "12. Juni: Konzert",
+    "Montag bis Freitag: 9–17 Uhr", "Saturday: closed", "1962: Built by a surveyor.", "1988 – " + "й" * 190, "1. Call us: we listen.",
+    "2. We come by", "3. " + "字" * 120, "Is there parking?", "Yes. " * 60, "“The best evening in years, and the coldest.” — Ruth Amsel, teacher",
+    "„" + "Natursteinrestaurierung " * 20 + "“", "Mara Quist, astronomer. She built the mirror.", "By train: Quill Halt, then on foot.", "Plain words.",
 )  # fmt: skip
 LANGUAGES = ("en-GB", "de", "fr-CA", "el", "pl", "vi", "ru", "he", "ar-EG", "cy", "ja", "zxx", "x-own")
 
@@ -49,7 +56,14 @@ def identities() -> st.SearchStrategy[dict[str, Any]]:
             "offers": st.lists(st.fixed_dictionaries({"name": words(80, 1), "text": words(600)}), max_size=12),
             "contact": contact, "language": st.sampled_from(LANGUAGES), "colors": colors,
             "proof": st.lists(words(400), max_size=12), "pages": st.lists(words(100), max_size=12),
-            "texts": st.lists(st.fixed_dictionaries({"heading": words(160), "text": words(4000, 1)}), max_size=6),
+            "texts": st.lists(
+                st.fixed_dictionaries({
+                    "heading": st.one_of(words(160), st.sampled_from(["Team", "Anfahrt", "Prices", "About us", "Öffnungszeiten"])),
+                    "text": st.one_of(words(4000, 1), st.lists(st.sampled_from(_LINES), min_size=1, max_size=30).map("\n".join)),
+                }),
+                max_size=6,
+            ),
+            "organisation": st.sampled_from(["", *ORGANISATIONS]), "extent": st.sampled_from(["pages", "one page"]),
             "languages": st.lists(st.sampled_from(LANGUAGES[:8]), max_size=3),
         },
     )  # fmt: skip
@@ -68,7 +82,7 @@ def made(body: dict[str, Any]) -> Site | None:
 _GAPS = {"content/placeholder-left", "publishing/title-description", "type/missing-glyphs", "content/in-brackets"}
 
 
-@settings(max_examples=120)
+@settings(max_examples=120, phases=(Phase.explicit, Phase.generate))  # to shrink an identity takes minutes
 @given(identities())
 def test_every_valid_identity_is_planned_built_and_checked(body: dict[str, Any]) -> None:
     site = made(body)

@@ -25,7 +25,7 @@ from formulon.core.site.geometry import (
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.layout import CLASSES, Layout, Place, Region, Room, Tracks, class_of
 from formulon.core.site.layout_css import layout_css, touched
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.sheets import every_layout, layouts_css, minified, parts_of, site_css, style_css, used
 from formulon.core.site.signature import likeness, signature
 from formulon.core.site.sketch import HEIGHT, WIDTH, picture_share, sketch

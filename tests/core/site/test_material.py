@@ -7,7 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from formulon.core.site.documents import documents
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.replan import differences, replanned
 from formulon.core.site.site import Asset, Rendition, Site
@@ -41,9 +41,9 @@ def words(site: Site, page: str) -> str:
 
 def test_own_texts_stand_where_they_belong_and_each_once() -> None:
     site = plan(identity(texts=TEXTS, pages=["Visit"]))
-    assert "thirty pupils" in words(site, "offer") and "[[" not in words(site, "offer")
+    assert "thirty pupils" in words(site, "home") and "[[A sentence on" not in words(site, "home")
     assert "surveyor" in words(site, "about") and "clouds over" in words(site, "about")
-    assert "Turn off at the mill" in words(site, "contact")
+    assert "Turn off at the mill" in words(site, "visit")  # which tells how to get there
     assert "Come at dusk." in words(site, "visit") and "Bring a torch." in words(site, "visit")
     whole = "".join(words(site, page.id) for page in site.pages)
     assert whole.count("Built by a surveyor.") == whole.count("Turn off at the mill.") == whole.count("The same sky") == 1
@@ -53,12 +53,12 @@ def test_a_page_takes_no_text_of_another_thing() -> None:
     """“Visit” and “School visits” share a word and mean two things."""
     site = plan(identity(pages=["Visit"], texts=[{"heading": "School visits", "text": "Mornings in term time."}]))
     assert "[[What visitors should know about: Visit]]" in words(site, "visit")
-    assert "Mornings in term time." in words(site, "offer")
+    assert "Mornings in term time." in words(site, "home")
 
 
 def test_a_wanted_page_without_material_is_a_marked_gap() -> None:
     site = plan(identity(pages=["Programme", "About", "Programme"]))
-    assert [page.id for page in site.pages] == ["home", "about", "offer", "programme", "contact"]
+    assert [page.id for page in site.pages] == ["home", "programme", "about", "contact"]
     assert "[[What visitors should know about: Programme]]" in words(site, "programme")
 
 
@@ -110,11 +110,11 @@ def test_what_nobody_touched_follows_and_what_was_edited_stays() -> None:
     assert after["hero"]["content"]["text"] == "We look higher than others."
     assert after["cards"]["layout"] == "ledger"
     assert "picture-text" not in after and "added" in after
-    assert "page:visit" in made and made["frame"]["order"] == ["home", "about", "offer", "visit", "contact"]
+    assert "page:visit" in made and made["frame"]["order"] == ["home", "visit", "contact"]
     assert made["frame"]["footer"]["content"]["text"] == "Look higher."
     shown = {(one.page, one.section, one.slot) for one in differences(mine, made)}
     order = next(one for one in differences(mine, made) if one.slot == "order")
-    assert order.after == "home · about · offer · visit · contact"
+    assert order.after == "home · visit · contact"
     assert ("Home", "hero", "text") in shown and ("Visit", "", "") in shown and ("Home", "hero", "heading") not in shown
 
 

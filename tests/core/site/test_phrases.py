@@ -1,4 +1,4 @@
-"""Words of Formulon's own: names in every table, sentences in English alone, and none of them on a page of another language."""
+"""Words of Formulon's own: names in every table, sentences in those that are whole, and none of them on a page of another language."""
 
 import re
 
@@ -6,8 +6,8 @@ import pytest
 
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
-from formulon.core.site.phrases import offered, phrases, right_to_left, tables, usual_page
-from formulon.core.site.planner import plan
+from formulon.core.site.phrases import MODEL, offered, page_named, phrases, right_to_left, tables, whole
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render_page
 from formulon.core.site.telephone import dialled
 from formulon.core.system.documents.identity import Identity, slug
@@ -43,13 +43,45 @@ def test_every_table_has_the_names_of_pages_and_parts() -> None:
     for language, table in tables().items():
         words = table["words"]
         assert set(words) >= NAMES and all(words[key].strip() for key in NAMES), language  # type: ignore[union-attr]
-        assert language == "en" or set(words) == NAMES, language
+        assert language in whole() or set(words) == NAMES, language
+
+
+def test_whole_tables_have_every_phrase_in_as_many_parts() -> None:
+    """A phrase with a part that another language leaves out would lose a fact."""
+    assert whole() >= {"en", "de", "fr", "es", "it", "pt", "nl", "pl", "cs", "sv", "el", "uk", "vi"}
+    model = tables()[MODEL]["words"]
+    for language in whole():
+        words = tables()[language]["words"]
+        assert set(words) == set(model), language
+        for key, phrase in words.items():
+            forms, asked = ([one] if isinstance(one, str) else one for one in (phrase, model[key]))
+            parts = {frozenset(re.findall(r"\{(\w+)\}", form)) for form in forms}
+            assert all(form.strip() == form and form for form in forms), (language, key)
+            assert parts == {frozenset(re.findall(r"\{(\w+)\}", asked[0]))}, (language, key)
+
+
+@pytest.mark.parametrize("language", sorted(whole()))
+def test_phrases_keep_to_the_typography_of_their_language(language: str) -> None:
+    """No straight quotation mark or apostrophe anywhere; in French a no-break space before what stands high (Lexique des règles
+    typographiques en usage à l'Imprimerie nationale, from memory); capitals for headings as sentences have them."""
+    for key, phrase in tables()[language]["words"].items():
+        for form in [phrase] if isinstance(phrase, str) else phrase:
+            assert not set(form) & set("\"'"), (key, form)
+            if language == "fr":
+                assert not re.search(r"(?<![\u00a0\u202f])[:;!?]", form), (key, form)
+            bare = re.sub(r"\{\w+\}", "", form).split()
+            assert language == "de" or sum(word[:1].isupper() for word in bare[1:]) <= 1, (key, form)
+
+
+class _Nothing(dict[str, str]):
+    def __missing__(self, key: str) -> str:
+        return ""
 
 
 @pytest.mark.parametrize("language", sorted(set(tables()) & set(LANGUAGES)))
 def test_names_are_written_in_the_letters_of_their_language(language: str) -> None:
     """CLDR's exemplar letters, by ICU; "E-mail" and the like are names that languages share."""
-    table = "".join(str(word) for word in tables()[language]["words"].values())
+    table = "".join(str(word).format_map(_Nothing()) for word in tables()[language]["words"].values())
     strange = {char for char in table if char.isalpha() and ord(char) not in letters(language)}
     assert not strange or strange <= set("EMailemailqwxyQWXY"), strange
 
@@ -89,8 +121,12 @@ def test_no_english_stands_on_a_page_of_another_language(language: str) -> None:
 
 def test_pages_that_every_site_has_are_known_in_any_language() -> None:
     for name, page in (("Kontakt", "contact"), ("über  uns", "about"), ("ABOUT US", "about"), ("Επικοινωνία", "contact")):
-        assert usual_page(name) == page
-    assert usual_page("Programme") == "" and usual_page("") == ""
+        assert page_named(name) == page
+    assert (
+        page_named("Programme") == "programme"
+        and page_named("Anfahrt") == "getting_here"
+        and page_named("") == "" == page_named("Shed")
+    )
     assert right_to_left("ar-EG") and right_to_left("he") and not right_to_left("de") and not right_to_left("az")
     assert phrases("nn").known and not phrases("tlh").known
 
@@ -172,7 +208,7 @@ def test_languages_are_offered_by_the_names_that_cldr_has() -> None:
     assert [(known[code].name, known[code].own) for code in ("de", "el", "vi", "he")] == [
         ("German", "Deutsch"), ("Greek", "Ελληνικά"), ("Vietnamese", "Tiếng Việt"), ("Hebrew", "עברית"),
     ]  # fmt: skip
-    assert {code for code, one in known.items() if one.sentences} == {"en-US", "en-GB"}
-    assert known["de"].words and not known["de"].sentences and not known["ga"].words
+    assert {code for code, one in known.items() if one.sentences} == whole() - {"en"} | {"en-US", "en-GB"}
+    assert known["fi"].words and not known["fi"].sentences and not known["ga"].words
     for code in known:
         assert Identity.model_validate({"name": "Q", "language": code}).language == code

@@ -9,7 +9,7 @@ import pytest
 
 from formulon.core.checks.runner import check_site
 from formulon.core.site.phrases import phrases
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Section, Site
 from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.documents.identity import Identity

@@ -8,7 +8,7 @@ import pytest
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.motif_drawn import motif_css
 from formulon.core.site.pictures import KINDS, draw
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.sheets import minified, shared_css, site_css, used_names
 from formulon.core.site.site import Frame, Page, Section, Site
@@ -212,7 +212,7 @@ def test_pages_without_order_are_appended(quillmoor: Identity) -> None:
     made = plan(quillmoor)
     made.frame.order = ["contact"]
     again = Site.model_validate(made.model_dump())
-    assert again.frame.order == ["contact", "home", "about", "offer"]
+    assert again.frame.order == ["contact", "home", "offer"]
 
 
 def test_two_pages_of_one_id_are_refused(quillmoor: Identity) -> None:
@@ -247,10 +247,10 @@ def header_of(html: str) -> str:
     return html[html.index("<header") : html.index("</header>")]
 
 
-@pytest.mark.parametrize(("language", "twice"), [("en-GB", False), ("nb", True), ("de", True), ("el", True)])
+@pytest.mark.parametrize(("language", "twice"), [("en-GB", False), ("nb", True), ("fi", True), ("de", False)])
 def test_the_header_names_a_page_once(language: str, twice: bool) -> None:
     """Where the button has no words of its own, it is called as the page is, which then stands in no list beside it."""
-    site = plan(Identity(name="Q", language=language))
+    site = plan(Identity(name="Q", language=language, pages=["Sivu"]))
     action = site.frame.header.content["action"]
     contact = next(page for page in site.pages if f"page:{page.id}" == action["to"])
     assert (action["label"] == contact.name) is twice
@@ -258,12 +258,13 @@ def test_the_header_names_a_page_once(language: str, twice: bool) -> None:
     for page in site.pages:
         html = render_page(site, system, page)
         names = re.findall(r'<li><a href="[^"]*"(?: aria-current="page")?>([^<]*)</a>', header_of(html))
-        assert (contact.name in names) is not twice and len(names) == len(site.menu()) - twice
-        assert contact.name in html[html.index("<footer") :]
+        alone = len(site.menu()) == 1  # which stays, under whatever name
+        assert (contact.name in names) is (alone or not twice) and len(names) == len(site.menu()) - (twice and not alone)
+        assert contact.name in html[html.index("<footer") :].replace("\u00ad", "")
 
 
 def test_a_header_whose_only_page_is_that_of_its_button_keeps_it() -> None:
     site = plan(Identity(name="Q", language="nb"))
     hidden = [page.model_copy(update={"menu": page.id == "contact"}) for page in site.pages]
     site = Site(identity=site.identity, choices=site.choices, frame=site.frame, pages=hidden)
-    assert [page.id for page in site.header_menu()] == ["contact"]
+    assert [entry.page for entry in site.header_menu()] == ["contact"]

@@ -15,7 +15,7 @@ from formulon.core.checks.predict import predict_section
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.kind import Kind, Slot
 from formulon.core.site.layout import Layout, Place, Region
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.site import Section, Site
 from formulon.core.site.slot_types import TYPES, SlotTypeError, take_in

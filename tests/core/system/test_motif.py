@@ -10,7 +10,7 @@ from formulon.core.checks.effect import effect
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.motif_drawn import motif_css, painted, places
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.system.documents.choices import GROUNDS, Choices
 from formulon.core.system.documents.identity import BrandColor, BrandRule, Identity
 from formulon.core.system.facets.motif import SEEN, WISHES

@@ -8,7 +8,7 @@ from fontTools.ttLib import TTFont
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check_site
 from formulon.core.site import fonts
-from formulon.core.site.planner import plan
+from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.site import Site
 from formulon.core.system.resolve import resolve

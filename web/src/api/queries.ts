@@ -251,3 +251,33 @@ export function useOverlay(
     gcTime: 20_000,
   });
 }
+
+/** Eight style proposals from a number on; `stamp` changes with every revision. */
+export function useStyles(brandId: string, stamp: string, first: number, wanted: boolean) {
+  return useQuery({
+    queryKey: ['styles', brandId, stamp, first],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/styles', {
+          params: { path: { brand_id: brandId }, query: { first } },
+        }),
+      ),
+    placeholderData: (previous) => previous,
+    enabled: wanted,
+  });
+}
+
+/** The start page once the whole of a proposal was taken. */
+export function useStylePreview(brandId: string, stamp: string, number: number) {
+  return useQuery({
+    queryKey: ['style preview', brandId, stamp, number],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/styles/{number}/preview', {
+          params: { path: { brand_id: brandId, number } },
+          signal,
+        }),
+      ),
+    gcTime: 60_000,
+  });
+}

@@ -587,6 +587,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/styles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Eight proposals, and which parts of the style are open. */
+        get: operations["brands_styles_retrieve"];
+        put?: never;
+        /** @description Takes a proposal, whole or in parts. */
+        post: operations["brands_styles_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/styles/{number}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The start page once the whole of a proposal was taken. */
+        get: operations["brands_styles_preview_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/system/{form}": {
         parameters: {
             query?: never;
@@ -1222,12 +1257,44 @@ export interface components {
              */
             motion: components["schemas"]["MotionEnum"];
             /**
+             * Header
+             * @description The layout that the planner gives the header; its own pick where empty.
+             * @default
+             */
+            header: string;
+            /**
+             * Footer
+             * @description The same for the footer.
+             * @default
+             */
+            footer: string;
+            /**
+             * Arrangement
+             * @description Which of the planner's arrangements the pages have.
+             * @default 0
+             */
+            arrangement: number;
+            /**
              * Density
              * @description Factor on the space between and in sections.
              * @default 1
              */
             density: number;
             scale?: components["schemas"]["Scale"];
+            /**
+             * Taken
+             * @description Parts of the style that came with a proposal, as they came.
+             */
+            taken?: {
+                [key: string]: {
+                    [key: string]: unknown;
+                };
+            };
+            /**
+             * Settled
+             * @description Parts of the style that no proposal changes.
+             */
+            settled?: components["schemas"]["StylePartEnum"][];
             /**
              * Publish Guide
              * @description The style guide is published with the site, outside its menu.
@@ -1491,6 +1558,8 @@ export interface components {
              */
             approximate: boolean;
         };
+        /** @enum {string} */
+        ExtentEnum: "pages" | "one page";
         /**
          * FaceCard
          * @description A file of a family; `ranges` is a CSS unicode-range, empty for all characters.
@@ -1902,6 +1971,12 @@ export interface components {
              * @description Pages wanted besides the usual four, by name.
              */
             pages?: string[];
+            /**
+             * Extent
+             * @description Whether the site has pages, or one page with links to its sections.
+             * @default pages
+             */
+            extent: components["schemas"]["ExtentEnum"];
             /** Social */
             social?: string[];
             character?: components["schemas"]["Character"];
@@ -2494,6 +2569,23 @@ export interface components {
              */
             scheme: components["schemas"]["SchemeEnum"];
         };
+        /**
+         * PartState
+         * @description A part of the style: what it is called; why no proposal changes it, empty where one may; whether it is still as it came; and
+         *     whether it was settled.
+         */
+        PartState: {
+            /** Id */
+            id: components["schemas"]["StylePartEnum"];
+            /** Name */
+            name: string;
+            /** Decided */
+            decided: string;
+            /** As It Came */
+            as_it_came: boolean;
+            /** Settled */
+            settled: boolean;
+        };
         /** Person */
         Person: {
             /** Username */
@@ -2674,6 +2766,13 @@ export interface components {
              *     ]
              */
             guide: number[];
+        };
+        /** ProposedPart */
+        ProposedPart: {
+            /** Part */
+            part: components["schemas"]["StylePartEnum"];
+            /** Says */
+            says: string;
         };
         /**
          * Question
@@ -2893,7 +2992,8 @@ export interface components {
         };
         /**
          * Rhythm
-         * @description Which ground each section of a page takes, in order: the first, those between in turn, and the last.
+         * @description Which ground each section of a page takes, in order: the first, on pages besides the start page another where one is set,
+         *     those between in turn, and the last.
          */
         Rhythm: {
             /**
@@ -2914,6 +3014,11 @@ export interface components {
              * @default accent
              */
             closing: components["schemas"]["SectionGroundEnum"];
+            /**
+             * Inner
+             * @default null
+             */
+            inner: ("paper" | "tint" | "brand" | "accent" | "deep") | null;
         };
         /** @enum {string} */
         RoleEnum: "headings" | "running text" | "other";
@@ -3006,6 +3111,18 @@ export interface components {
              * @default false
              */
             departs: boolean;
+            /**
+             * Menu
+             * @description What it is called in the menu of a site of one page.
+             * @default
+             */
+            menu: string;
+            /**
+             * Source
+             * @description The client's file that its words come from.
+             * @default
+             */
+            source: string;
         };
         /** @enum {string} */
         SectionGroundEnum: "paper" | "tint" | "brand" | "accent" | "deep";
@@ -3162,6 +3279,45 @@ export interface components {
         };
         /** @enum {string} */
         StrengthEnum: "quiet" | "clear" | "strong";
+        /**
+         * StyleCard
+         * @description A whole style: its number, a few words on it, its parts with their reasons.
+         */
+        StyleCard: {
+            /** Number */
+            number: number;
+            /** Name */
+            name: string;
+            /** Parts */
+            parts: components["schemas"]["ProposedPart"][];
+        };
+        /** @enum {string} */
+        StylePartEnum: "type" | "layouts" | "rhythm" | "scale" | "space" | "corners" | "cards" | "buttons" | "pictures" | "motif" | "header" | "footer" | "motion";
+        /**
+         * StyleProposals
+         * @description Proposals side by side, the state of each part, what is seen most first, and the number from which the next are counted; 0 where
+         *     there are no more.
+         */
+        StyleProposals: {
+            /** Proposals */
+            proposals: components["schemas"]["StyleCard"][];
+            /** Parts */
+            parts: components["schemas"]["PartState"][];
+            /** Next */
+            next: number;
+        };
+        /**
+         * StyleTaken
+         * @description Which parts of which proposal are taken, based on a revision of the choices.
+         */
+        StyleTakenRequest: {
+            /** Number */
+            number: number;
+            /** Parts */
+            parts: components["schemas"]["StylePartEnum"][];
+            /** Revision */
+            revision: number;
+        };
         /**
          * Styles
          * @description The tokens of choices as CSS, in each scheme; `css_dark` is empty where there is one scheme.
@@ -4509,6 +4665,108 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Problem"];
                 };
+            };
+        };
+    };
+    brands_styles_retrieve: {
+        parameters: {
+            query?: {
+                /** @description The number of the first; 1 if left out. */
+                first?: number;
+            };
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StyleProposals"];
+                };
+            };
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_styles_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StyleTakenRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Changed"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_styles_preview_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description No response body */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -1,10 +1,11 @@
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
 import { inkName } from '../parts/inks';
 import { useActions, useShown } from '../bench/useBench';
 import { WIDTH_NAMES, WIDTHS } from './frames';
 import { LookBar } from './LookBar';
 import { Reached } from './Reached';
+import { useRoom } from './useRoom';
 import { percent, useShares } from './useShares';
 import { VisionFilters } from './VisionFilters';
 import { PageFrame } from './PageFrame';
@@ -21,15 +22,7 @@ export function Sheet({ widths = [360, 1280] }: SheetProps) {
   const { light } = useActions();
   const [shown, setShown] = useState<number[]>(widths);
   const [open, setOpen] = useState<{ page: string; width: number } | null>(null);
-  const [room, setRoom] = useState(600);
-  const box = useRef<HTMLDivElement>(null);
-  useLayoutEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => setRoom(element.clientWidth));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
+  const { room, box } = useRoom(600);
   // Columns share the room by the root of their widths, so that phones stay readable beside wide screens.
   const columns = useMemo(() => {
     const order = WIDTHS.filter((width) => shown.includes(width)).sort((a, b) => b - a);

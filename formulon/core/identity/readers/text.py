@@ -2,6 +2,7 @@
 
 import io
 import re
+from collections.abc import Iterable
 
 import docx
 
@@ -9,7 +10,10 @@ from formulon.core.errors import ReadError
 from formulon.core.identity.notations import stated
 from formulon.core.identity.sightings import ColorSeen, Reading, TextSeen
 from formulon.core.identity.words import facts, rules
+from formulon.core.system.documents.identity import CONTROLS, ClientText
+from formulon.core.system.documents.passages import passages
 
+_LANGUAGES = ("en", "de", "fr", "es", "it", "pl", "el")  # whose names of days and months are tried, since none is known yet
 MOST_TEXTS = 120
 MOST_CHARACTERS = 400_000
 
@@ -57,7 +61,9 @@ def _markdown(text: str) -> list[tuple[str, list[str]]]:
             blocks.append((_bare(found[1])[:160], []))
             lines = lines[1:]
         joined = (
-            _bare(" ".join(lines)) if not any(re.match(r"\s*[-*+] ", line) for line in lines) else "\n".join(map(_bare, lines))
+            "\n".join(map(_bare, lines))
+            if any(re.match(r"\s*[-*+] |\s*\|", line) for line in lines) or _typed(map(_bare, lines))
+            else _bare(" ".join(lines))
         )
         if joined.strip():
             blocks[-1][1].append(joined.strip())
@@ -78,7 +84,8 @@ def _plain(text: str) -> list[tuple[str, list[str]]]:
             lines = [line for line in lines[1:] if not set(line.strip()) <= set("=-")]
         if lines:
             labelled = any(re.match(r"^\s*[\w ]{2,24}:\s", line) for line in lines)
-            blocks[-1][1].append("\n".join(lines) if labelled else " ".join(line.strip() for line in lines))
+            kept = labelled or _typed(line.strip() for line in lines)
+            blocks[-1][1].append("\n".join(lines) if kept else " ".join(line.strip() for line in lines))
     return blocks
 
 
@@ -86,7 +93,10 @@ def _bare(text: str) -> str:
     """Markdown's marks taken off: links keep their words, pictures go."""
     text = re.sub(r"!\[[^\]]*\]\([^)]*\)", "", text)
     text = re.sub(r"\[([^\]]+)\]\([^)]*\)", r"\1", text)
-    text = re.sub(r"^\s*(?:[-*+]|\d+\.|>)\s+", "", text)
+    text = re.sub(r"^\s*(?:[-*+]|>)\s+", "", text)
+    if re.match(r"^\s*\|.*\|\s*$", text):  # a row of a table
+        cells = [cell.strip() for cell in text.strip().strip("|").split("|")]
+        text = "" if all(set(cell) <= set(":- ") for cell in cells) else ": ".join(filter(None, cells))
     return re.sub(r"(\*\*|__|\*|_|`)(?=\S)(.+?)(?<=\S)\1", r"\2", text).strip()
 
 
@@ -113,12 +123,26 @@ def _reading(name: str, form: str, blocks: list[tuple[str, list[str]]], whole: s
             )
         )
     for heading, lines in blocks[:MOST_TEXTS]:
-        body = "\n".join(line for line in lines if not _fact_line(line))
+        typed = _typed(part.strip() for line in lines for part in line.split("\n"))
+        parts = [part for line in lines for part in (line.split("\n") if typed else [line])]
+        body = "\n".join(part for part in parts if part.strip() in typed or not _fact_line(part))
         if body.strip():
             reading.sightings.append(
                 TextSeen(heading=heading, text=body[:4000], place=f"“{heading}”" if heading else "beginning")
             )
     return reading
+
+
+def _typed(lines: Iterable[str]) -> set[str]:
+    """Those of some lines that are of a kind by how they are written, in whichever of the languages: prices, dates, steps and so on."""
+    text = CONTROLS.sub("", "\n".join(filter(None, lines)))[:4000].strip()
+    if "\n" not in text:
+        return set()
+    found: set[str] = set()
+    for language in _LANGUAGES:
+        kinds = [one for one in passages(ClientText(text=text), language) if one.kind != "words"]
+        found |= {line for one in kinds for line in one.text.split("\n")}
+    return found
 
 
 def _fact_line(line: str) -> bool:

@@ -1,7 +1,11 @@
-"""Formulon's own words on pages, as data: one file a language. Only English has sentences so far; of the others there are
-the names of pages and parts. A phrase that a language lacks is empty, and what it would have said stays out.
+"""Formulon's own words on pages, as data: one file a language. Those of `whole()` have every phrase; of the others there are the
+names of pages and parts alone. A phrase that a language lacks is empty, and what it would have said stays out.
+
+A phrase may have several forms, so that sites do not all say the same; which one a site has is told by its name. Places, names and
+hours stand where no grammar bends them: after a colon, or as they are.
 """
 
+import hashlib
 import json
 from collections.abc import Mapping
 from functools import cache
@@ -13,16 +17,29 @@ import icu
 from formulon.core.type.languages import LANGUAGES
 
 _FOLDER = Path(__file__).parent
-SENTENCES = "en"  # the language whose table is whole
+MODEL = "en"  # the language whose table the others are compared with
 # Scripts that run from right to left, by ISO 15924. Source: UAX #31, table 5, and the bidirectional classes of their letters.
 _RIGHT_TO_LEFT = frozenset({"Adlm", "Arab", "Hebr", "Mand", "Nkoo", "Rohg", "Samr", "Syrc", "Thaa"})
 USUAL = ("home", "about", "offer", "contact")
+# Pages that kinds of organisation have besides (planning/plans.py).
+TRADE = (
+    "visit", "programme", "making", "courses", "dishes", "bookings", "treatments", "first_visit", "work", "how_we_work", "area",
+    "range", "delivery", "fees", "teachers", "take_part", "rooms", "around_us", "getting_here", "tickets", "prices", "questions",
+    "team", "pictures", "history",
+)  # fmt: skip
 
 
 @cache
 def tables() -> Mapping[str, Mapping[str, Mapping[str, str | list[str]]]]:
     """Every table by its language."""
     return {file.stem: json.loads(file.read_text(encoding="utf-8")) for file in sorted(_FOLDER.glob("*.json"))}
+
+
+@cache
+def whole() -> frozenset[str]:
+    """The languages whose tables have every phrase."""
+    asked = set(tables()[MODEL]["words"])
+    return frozenset(language for language, table in tables().items() if asked <= set(table["words"]))
 
 
 def base(language: str) -> str:
@@ -37,18 +54,22 @@ class Phrases:
     def __init__(self, language: str) -> None:
         self.language = base(language)
         self.known = self.language in tables()
-        self._words = tables()[self.language if self.known else SENTENCES]["words"]
+        self._words = tables()[self.language if self.known else MODEL]["words"]
 
-    def say(self, key: str, **parts: object) -> str:
-        """A phrase with its parts filled in; empty where the language has none. Of a language without a table, the names of
-        pages and parts are English, which a rule notes."""
+    def say(self, key: str, told_by: str = "", **parts: object) -> str:
+        """A phrase with its parts filled in; empty where the language has none. Of several forms, the one that a name tells. Of a
+        language without a table, the names of pages and parts are English, which a rule notes."""
         if not self.known and key not in _names():
             return ""
-        return str(self._words.get(key, "")).format(**parts)
+        found = self._words.get(key, "")
+        if not isinstance(found, str):
+            digest = hashlib.blake2b(f"{key}\n{told_by}".encode(), digest_size=2).digest()
+            found = found[int.from_bytes(digest, "big") % len(found)]
+        return found.format(**parts)
 
     def has(self, text: str) -> bool:
         """Whether a text is one of these words as they stand."""
-        return text in self._words.values()
+        return any(text == one or text in one for one in self._words.values() if text == one or not isinstance(one, str))
 
 
 class Offered(NamedTuple):
@@ -66,13 +87,13 @@ class Offered(NamedTuple):
 def offered() -> tuple[Offered, ...]:
     """Languages to choose from, by name: those with words of Formulon's own or with letters in the library. English comes with
     its regions, which spell apart. The names are CLDR's, by ICU."""
-    codes = {*tables(), *LANGUAGES} - {SENTENCES} | {f"{SENTENCES}-GB", f"{SENTENCES}-US"}
+    codes = {*tables(), *LANGUAGES} - {MODEL} | {f"{MODEL}-GB", f"{MODEL}-US"}
     made = []
     for code in codes:
         locale, words = icu.Locale.forLanguageTag(code), phrases(code)
         own = str(locale.getDisplayName(locale))
         name = str(locale.getDisplayName(icu.Locale("en")))
-        made.append(Offered(code, name, own[:1].upper() + own[1:], words.known, words.language == SENTENCES))
+        made.append(Offered(code, name, own[:1].upper() + own[1:], words.known, words.language in whole()))
     return tuple(sorted(made, key=lambda one: one.name))
 
 
@@ -89,19 +110,20 @@ def _names() -> frozenset[str]:
 
 
 @cache
-def _usual() -> dict[str, str]:
-    """The usual page for each name that it has in any language."""
+def _pages() -> dict[str, str]:
+    """The page for each name that it has in any language."""
     made: dict[str, str] = {}
-    for table in tables().values():
-        for page in USUAL:
-            for name in (str(table["words"][page]), *table["also"].get(page, [])):
-                made.setdefault(_plain(name), page)
+    for page in (*USUAL, *TRADE):
+        for table in tables().values():
+            name = table["words"].get(page)
+            for one in (*([str(name)] if name else []), *table["also"].get(page, [])):
+                made.setdefault(_plain(one), page)
     return made
 
 
-def usual_page(name: str) -> str:
-    """Which of the usual four pages a name means, in any language; empty where it means none."""
-    return _usual().get(_plain(name), "")
+def page_named(name: str) -> str:
+    """Which page of those that Formulon has names for a name means, in any language; empty where it means none."""
+    return _pages().get(_plain(name), "")
 
 
 def _plain(name: str) -> str:

@@ -1,7 +1,7 @@
 """Choices: the designer's decisions. A small JSON document; all of it has defaults."""
 
 import re
-from typing import Literal, get_args
+from typing import Any, Literal, get_args
 
 from pydantic import Field, field_validator
 
@@ -16,6 +16,22 @@ GROUNDS = (*SECTION_GROUNDS, "navigation", "footer")
 SectionGround = Literal["paper", "tint", "brand", "accent", "deep"]
 StepName = Literal["display", "h1", "h2", "h3", "h4", "h5", "h6", "intro", "body", "fine", "label"]
 PictureKindName = Literal["opening", "text", "card"]
+StylePart = Literal[
+    "type",
+    "layouts",
+    "rhythm",
+    "scale",
+    "space",
+    "corners",
+    "cards",
+    "buttons",
+    "pictures",
+    "motif",
+    "header",
+    "footer",
+    "motion",
+]
+STYLE_PARTS: tuple[StylePart, ...] = get_args(StylePart)
 GroundName = Literal["paper", "tint", "brand", "accent", "deep", "navigation", "footer"]
 DARK = "dark:"
 _ROLE = re.compile(rf"({DARK})?({'|'.join(GROUNDS)})(/({'|'.join(ROLES)}))?")
@@ -142,16 +158,18 @@ class Thresholds(Model):
 
 
 class Rhythm(Model):
-    """Which ground each section of a page takes, in order: the first, those between in turn, and the last."""
+    """Which ground each section of a page takes, in order: the first, on pages besides the start page another where one is set,
+    those between in turn, and the last."""
 
     opening: SectionGround = "deep"
     middle: list[SectionGround] = Field(default=["paper", "tint"], min_length=1, max_length=6)
     closing: SectionGround = "accent"
+    inner: SectionGround | None = None
 
-    def ground(self, index: int, count: int) -> SectionGround:
-        """The ground of a section by its place among `count`."""
+    def ground(self, index: int, count: int, home: bool = True) -> SectionGround:
+        """The ground of a section by its place among `count`, on the start page or on another."""
         if index == 0:
-            return self.opening
+            return self.opening if home else self.inner or self.opening
         return self.closing if index == count - 1 else self.middle[(index - 1) % len(self.middle)]
 
 
@@ -189,8 +207,19 @@ class Choices(Model):
     )
     motif: Motif = Field(default_factory=Motif)
     motion: Literal["none", "calm", "lively"] = Field(default="none", description="Never where a visitor asks for less of it.")
+    header: str = Field(
+        default="", max_length=40, description="The layout that the planner gives the header; its own pick where empty."
+    )
+    footer: str = Field(default="", max_length=40, description="The same for the footer.")
+    arrangement: int = Field(default=0, ge=0, le=9999, description="Which of the planner's arrangements the pages have.")
     density: float = Field(default=1, ge=0.6, le=1.5, description="Factor on the space between and in sections.")
     scale: Scale = Field(default_factory=Scale)
+    taken: dict[StylePart, dict[str, Any]] = Field(
+        default_factory=dict, description="Parts of the style that came with a proposal, as they came."
+    )
+    settled: list[StylePart] = Field(
+        default_factory=list, max_length=13, description="Parts of the style that no proposal changes."
+    )
     publish_guide: bool = Field(default=False, description="The style guide is published with the site, outside its menu.")
     buttons: Buttons = Field(default_factory=Buttons)
     links: Links = Field(default_factory=Links)

@@ -242,6 +242,9 @@ class Identity(Model):
     proof: list[str] = Field(default_factory=list, max_length=12, description="What shows that it is good: facts, no praise.")
     languages: list[str] = Field(default_factory=list, max_length=8, description="Further languages of the site, as codes.")
     pages: list[str] = Field(default_factory=list, max_length=12, description="Pages wanted besides the usual four, by name.")
+    extent: Literal["pages", "one page"] = Field(
+        default="pages", description="Whether the site has pages, or one page with links to its sections."
+    )
     social: list[str] = Field(default_factory=list, max_length=12)
     character: Character = Field(default_factory=Character)
     faces: list[BrandFace] = Field(default_factory=list, max_length=12)

@@ -132,6 +132,21 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
                     )}
                   </div>
                 )}
+                {row.section.source && <p className="soft frame-ground">Its words come from {row.section.source}.</p>}
+                {row.document !== FRAME && brand.pages.length === 1 && (
+                  <Editable
+                    label="Name in the menu"
+                    className="slot"
+                    disabled={disabled}
+                    value={row.section.menu ?? ''}
+                    placeholder="not in the menu"
+                    onSave={(value) =>
+                      void change(value ? `“${value}” in the menu` : 'A section not in the menu', [
+                        { document: row.document, patch: [{ op: 'add', path: pointer(...row.base, 'menu'), value }] },
+                      ])
+                    }
+                  />
+                )}
                 <label className="slot-check">
                   <input
                     type="checkbox"

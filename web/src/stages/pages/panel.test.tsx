@@ -116,6 +116,17 @@ describe('the sections of a page', () => {
     LIBRARY.kinds.splice(0, 1, ...kinds);
   });
 
+  it('say where their words come from, and on a site of one page have names in the menu', async () => {
+    const { unmount } = panel(withSection({ source: 'preise.md' }));
+    expect(screen.getByText('Its words come from preise.md.')).toBeInTheDocument();
+    expect(screen.queryByLabelText('Name in the menu')).toBeNull();
+    unmount();
+    const brand = workbench();
+    const { bench } = panel(HOME, { brand: { ...brand, pages: brand.pages.slice(0, 1) } });
+    await userEvent.type(screen.getByLabelText('Name in the menu'), 'Preise{Enter}');
+    expect(changesOf(bench)).toEqual([['“Preise” in the menu', 'page:home: add /sections/0/menu "Preise"']]);
+  });
+
   it('are not a reviewer’s to change', () => {
     panel(HOME, { canWrite: false });
     const buttons = [

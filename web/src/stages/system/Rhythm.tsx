@@ -5,7 +5,7 @@ import { useActions, useShown } from '../../bench/useBench';
 
 type Recipe = NonNullable<Choices['rhythm']>;
 type Ground = (typeof SECTION_GROUNDS)[number];
-const FIRST: Recipe = { opening: 'deep', middle: ['paper', 'tint'], closing: 'accent' };
+const FIRST: Recipe = { opening: 'deep', middle: ['paper', 'tint'], closing: 'accent', inner: null };
 
 /** The sequence of grounds down a page: each page drawn as a strip, and a recipe for the whole site. */
 export function Rhythm() {
@@ -50,6 +50,9 @@ export function Rhythm() {
         <div className="rhythm-recipe">
           {select('First', recipe.opening ?? 'deep', (opening) =>
             set(`Pages open on ${opening}`, { ...recipe, opening }),
+          )}
+          {select('on other pages', recipe.inner ?? recipe.opening ?? 'deep', (inner) =>
+            set(`Other pages open on ${inner}`, { ...recipe, inner }),
           )}
           {middle.map((ground, index) => (
             <span key={index}>

@@ -8,8 +8,13 @@ import { Matrix } from './Matrix';
 import { ShapeFacet } from './ShapeFacet';
 import { TypeFacet } from './TypeFacet';
 import { ValuesFacet } from './ValuesFacet';
+import { StyleFacet } from '../style/StyleFacet';
+import { StyleWall } from '../style/StyleWall';
+import { useStyleChoice, type StyleChoice } from '../style/useStyleChoice';
 
+const STYLE = 'style';
 const FACETS = [
+  { id: STYLE, name: 'Style', draw: (style: StyleChoice) => <StyleFacet choice={style} /> },
   { id: 'color', name: 'Colour', draw: () => <ColorFacet /> },
   { id: 'type', name: 'Type', draw: () => <TypeFacet /> },
   { id: 'shape', name: 'Shape and buttons', draw: () => <ShapeFacet /> },
@@ -20,6 +25,7 @@ const FACETS = [
 /** Stage 2: the resolved system, facet by facet, beside all pages, or beside the matrix of buttons, fields and cards. */
 export function SystemStage() {
   const [facet, setFacet] = useState('color');
+  const style = useStyleChoice(facet === STYLE);
   const [matrix, setMatrix] = useState(true);
   const [guide, setGuide] = useState(false);
   if (guide) return <GuideView close={() => setGuide(false)} />;
@@ -33,10 +39,12 @@ export function SystemStage() {
           </button>
         </div>
         <div id="facet-panel" className="facet" role="tabpanel" tabIndex={0} aria-labelledby={`facet-${facet}`}>
-          {FACETS.find((one) => one.id === facet)?.draw()}
+          {FACETS.find((one) => one.id === facet)?.draw(style)}
         </div>
       </div>
-      {facet === 'shape' ? (
+      {facet === STYLE ? (
+        <StyleWall choice={style} />
+      ) : facet === 'shape' ? (
         <div className="beside">
           <div className="beside-bar" role="group" aria-label="Beside the sliders">
             <button type="button" className="width-toggle" aria-pressed={matrix} onClick={() => setMatrix(true)}>

@@ -4,7 +4,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import PageHead
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
-from formulon.core.site.phrases import SENTENCES, base, phrases
+from formulon.core.site.phrases import base, phrases, whole
 from formulon.core.type.languages import LANGUAGES
 
 
@@ -14,7 +14,7 @@ from formulon.core.type.languages import LANGUAGES
     standard=COMMON_PRACTICE,
     severity="note",
     looks_at=PageHead,
-    applies_if=lambda head: head.first and base(head.language) != SENTENCES,
+    applies_if=lambda head: head.first and base(head.language) not in whole(),
     rationale="A sentence in another language in the middle of a page tells visitors that nobody read it.",
     messages={
         "no-sentences": (

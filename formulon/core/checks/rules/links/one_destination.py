@@ -7,6 +7,7 @@ from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import change_slot, find_section
 from formulon.core.checks.views import PageView
 from formulon.core.site.site import Site
+from formulon.core.site.values import led_to
 from formulon.core.system.system import System
 
 
@@ -27,7 +28,7 @@ def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: 
         return
     parts = place.slot.split("/")
     item = found[2].content.get(parts[0], [{}])[int(parts[1])] if len(parts) == 3 else {}
-    led = site.page(str(verdict.values["to"]).removeprefix("page:"))
+    led = site.page(led_to(str(verdict.values["to"]))[0])
     for label in filter(None, (item.get("title"), led.name if led else "")):
         yield Remedy(f"Call it “{label}”", change_slot(site, place, "label", label[:120]))
 

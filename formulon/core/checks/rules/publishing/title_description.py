@@ -6,10 +6,10 @@ from formulon.core.checks.page_facts import PageHead
 from formulon.core.checks.rule import COMMON_PRACTICE, Ref, Remedy, Verdict, rule
 from formulon.core.site.changes import Change
 from formulon.core.site.documents import page_document
+from formulon.core.site.planning.writer import shorten
 from formulon.core.site.site import Page, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.values import PLACEHOLDER
-from formulon.core.site.writer import shorten
 from formulon.core.system.system import System
 from formulon.core.type.emphasis import plain
 

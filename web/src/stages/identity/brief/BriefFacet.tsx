@@ -1,6 +1,7 @@
 import type { Sources } from '../../../api/client';
 import { useIntake } from '../files/useIntake';
 import { CharacterAxes } from './CharacterAxes';
+import { Extent } from './Extent';
 import { LineList } from './LineList';
 import { Organisations } from './Organisations';
 import { QuestionList } from './QuestionList';
@@ -15,12 +16,8 @@ export function BriefFacet({ sources }: BriefFacetProps) {
       <div className="brief-words">
         <Organisations />
         <CharacterAxes said={sources?.character ?? ''} />
-        <LineList
-          list="pages"
-          title="Pages wanted besides home, about, offer and contact"
-          placeholder="Name of a page"
-          suggest
-        />
+        <Extent />
+        <LineList list="pages" title="Pages wanted in any case" placeholder="Name of a page" suggest />
         <LineList list="proof" title="What shows that it is good" placeholder="A number, a year, a certificate" />
         <LineList list="social" title="Elsewhere on the web" placeholder="https://…" />
         <LineList list="languages" title="Further languages" placeholder="cy, fr-CA" />

@@ -18,11 +18,11 @@ from formulon.core.system.documents.identity import Character
 
 Pick = tuple[str, str]  # kind and layout
 PICTURE = "picture"  # what slots of pictures are called
-_LEAN = 0.5  # of a step of leaning for a step of character: up to 2 for an axis
-_CHANCE = 3.0  # as much as the name of the brand tells
-_ALIKE = 3.0  # taken off for a composition just like the one before it on the page
-_AGAIN = 2.0  # and for one that the site has already
-_DRAWN = 0.5  # taken off for a section that is all picture where the brand has none of its own
+_LEAN = 0.2  # of a step of leaning for a step of character: up to 0.8 for an axis
+_CHANCE = 5.0  # as much as the name of the brand tells
+_ALIKE = 6.0  # taken off for a composition just like the one before it on the page
+_AGAIN = 3.0  # and for one that the site has already
+_DRAWN = 1.0  # taken off for a section that is all picture where the brand has none of its own
 
 
 @dataclass
@@ -62,7 +62,10 @@ def every(*kinds: str, but: Iterable[str] = ()) -> list[Pick]:
 
 
 def holds(kind: Kind, layout: Layout, content: Mapping[str, Any]) -> bool:
-    """Whether a layout shows all that a content has but for pictures, and has nothing to show that the content lacks."""
+    """Whether a layout shows all that a content has but for pictures, has nothing to show that the content lacks, and is of a kind
+    that has room for it."""
+    if not _has_room(kind, content):
+        return False
     for name, slot in kind.slots.items():
         there = slot.of.filled(content.get(name))
         if there and name not in layout.drawn and not slot.of.picture:
@@ -70,6 +73,25 @@ def holds(kind: Kind, layout: Layout, content: Mapping[str, Any]) -> bool:
         if not there and slot.spare and name in layout.drawn:
             return False
     return all(name in kind.slots or name == PICTURE or not value for name, value in content.items())
+
+
+def _has_room(kind: Kind, content: Mapping[str, Any]) -> bool:
+    """Whether no text is longer, and no list has more items, than the slots of a kind take."""
+    for name, value in content.items():
+        slot = kind.slots.get(name)
+        if slot is None:
+            continue
+        if isinstance(value, str | list) and len(value) > slot.most:
+            return False
+        items = value if isinstance(value, list) else []
+        if any(
+            len(text) > slot.items[part].most
+            for item in items
+            for part, text in item.items()
+            if part in slot.items and isinstance(text, str)
+        ):
+            return False
+    return True
 
 
 def suited(kind: str, content: Mapping[str, Any]) -> dict[str, Any]:

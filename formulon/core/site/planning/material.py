@@ -1,9 +1,11 @@
 """Material: the client's own texts and pictures, which come before anything that is written or drawn for them."""
 
 import re
+from collections import defaultdict
 
 from formulon.core.site.site import Asset
 from formulon.core.system.documents.identity import ClientText, Identity, slug
+from formulon.core.system.documents.passages import Passage, PassageKind, passages
 
 _EMPTY = {"the", "a", "an", "of", "and", "our", "us", "we", "to", "in", "at", "for", "your", "it", "is", "what", "how", "with"}
 
@@ -42,11 +44,23 @@ def chosen_pictures(identity: Identity, assets: list[Asset]) -> list[Asset]:
 
 
 class Material:
-    """The texts that are still to be placed. Offers that go by a text's name keep it for their cards."""
+    """The texts that are still to be placed: plain words by heading, and passages of a kind. Offers that go by a text's name keep
+    it for their cards."""
 
-    def __init__(self, texts: list[ClientText]) -> None:
-        self.texts = list(texts)
+    def __init__(self, texts: list[ClientText], language: str = "en") -> None:
+        self.texts: list[ClientText] = []
+        self.typed: dict[PassageKind, list[Passage]] = defaultdict(list)
+        for text in texts:
+            for one in passages(text, language):
+                if one.kind == "words":
+                    self.texts.append(text.model_copy(update={"text": one.text}))
+                else:
+                    self.typed[one.kind].append(one)
         self.used: set[int] = set()
+
+    def all(self, kind: PassageKind) -> list[Passage]:
+        """The passages of a kind, in the order of the texts."""
+        return self.typed.get(kind, [])
 
     def about(self, name: str) -> ClientText | None:
         """The text whose heading says most nearly what the name says; taken, so that it is not placed twice."""
@@ -68,3 +82,11 @@ class Material:
 
     def left(self) -> list[ClientText]:
         return [text for index, text in enumerate(self.texts) if index not in self.used]
+
+    def claim(self, text: ClientText) -> bool:
+        """Takes a text that is left; False where something else has taken it meanwhile."""
+        index = next((index for index, one in enumerate(self.texts) if one is text), None)
+        if index is None or index in self.used:
+            return False
+        self.used.add(index)
+        return True
