@@ -10,7 +10,10 @@ from PIL import Image
 
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
-from formulon.studio.models import Blob, Brand
+from formulon.core.site.site import Asset
+from formulon.core.system.documents.choices import Choices
+from formulon.studio.models import Blob, Brand, Document
+from formulon.studio.services import sites
 from tests.studio.conftest import Api
 
 
@@ -56,6 +59,25 @@ def test_of_choices_that_have_changed_meanwhile_no_reach_is_told(brand: Brand, a
     late = anna.post(f"brands/{brand.pk}/effect", {"patch": patch, "revision": 2})
     assert (late.status_code, late.json()["effect"]) == (200, None)
     assert anna.post(f"brands/{brand.pk}/effect", {"patch": patch}).status_code == 422
+
+
+def test_a_write_that_lands_while_a_reach_is_worked_out_does_not_disturb_it(
+    brand: Brand, anna: Api, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    """What the patch is laid on is what was asked about, though another write lands after the first reading."""
+    anna.change(brand, "choices", 1, {"op": "add", "path": "/wires/paper~1link", "value": "night"})
+    read = sites.assets_of
+    landed: list[int] = []
+
+    def late(one: Brand) -> list[Asset]:
+        if not landed:
+            landed.append(Document.objects.filter(brand=one, name="choices").update(body=Choices().model_dump(), revision=3))
+        return read(one)
+
+    monkeypatch.setattr(sites, "assets_of", late)
+    told = anna.post(f"brands/{brand.pk}/effect", {"patch": [{"op": "remove", "path": "/wires/paper~1link"}], "revision": 2})
+    assert landed == [1]
+    assert told.status_code == 200 and told.json()["effect"]["tokens"]
 
 
 def test_a_draft_holds_only_what_differs(brand: Brand, anna: Api) -> None:

@@ -17,9 +17,10 @@ AREA_WIDTH = 1280
 def of_patch(brand: Brand, patch: list[dict[str, Any]], revision: int | None = None) -> Effect | None:
     """What a patch on the choices would reach; None where those of the given revision are no longer the newest. Nothing is
     stored."""
-    if revision is not None and not brand.documents.filter(name=CHOICES, revision=revision).exists():
+    bodies, revisions = sites.bodies_of(brand)  # read once: between two readings another write may land
+    if revision is not None and revisions[CHOICES] != revision:
         return None
-    site = sites.load(brand)
+    site = sites.site_in(brand, bodies, sites.assets_of(brand))
     choices = Choices.model_validate(patched(CHOICES, site.choices.model_dump(), patch))
     return effect(site, site.with_choices(choices), sites.blob_of(brand))
 
