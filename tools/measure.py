@@ -215,7 +215,7 @@ def fitting_texts(site: Site) -> Row:
 
     def work() -> None:
         for section, path, slot, value in texts:
-            step = system.steps[section.catalogue.layouts[section.layout].steps.get(path, slot.step)]
+            step = system.steps[section.declared.steps.get(path, slot.step)]
             for width in WIDTHS:
                 size = step.size(width)
                 box = box_of(section, path, width)

@@ -131,7 +131,7 @@ def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, case: 
             assert tab.evaluate("document.documentElement.scrollWidth") == width, (case, width)
             for section, seen in zip(sections, tab.evaluate(READ), strict=True):
                 told = (section.kind, section.layout, width, case)
-                drawn = section.catalogue.layouts[section.layout].drawn
+                drawn = section.declared.drawn
                 texts = {
                     path for path, (slot, _) in slot_values(section).items() if slot.type == "text" and general(path) in drawn
                 }
@@ -153,7 +153,7 @@ def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, case: 
 
 def regions(section: Section, seen: dict[str, Any], width: int, content: float) -> None:
     """No region runs over an edge that it was not declared to run to, and none stands over another that it was not to overlap."""
-    layout, told = section.catalogue.layouts[section.layout], (section.kind, section.layout, width)
+    layout, told = section.declared, (section.kind, section.layout, width)
     start, end = (width - content) / 2, (width + content) / 2
     boxes = {one["name"]: one["box"] for one in seen["regions"] if not layout.regions[one["name"]].behind}
     for name, (left, _, right, bottom) in boxes.items():
@@ -177,10 +177,7 @@ def test_a_style_sheet_beside_a_layout_moves_no_box(tab: Page, tmp_path: Path, m
     """Curves and clips are drawn; where things stand is declared. A free drawing is left out: it has no box to be told."""
     read, own = [], sheets.kind_css
     made = site("many", "columns")
-    told = [
-        not any(one.free for one in section.catalogue.layouts[section.layout].regions.values())
-        for section in made.pages[0].sections
-    ]
+    told = [not any(one.free for one in section.declared.regions.values()) for section in made.pages[0].sections]
     for without in (False, True):
         if without:
             monkeypatch.setattr(sheets, "kind_css", lambda kind, *layout: own(kind, *layout) if kind in FRAME else "")

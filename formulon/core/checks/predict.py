@@ -107,7 +107,7 @@ class Prediction:
         footer, contact = self.site.frame.footer, self.site.identity.contact
         yield from self.section(page, footer)
         yield from self.name(page, footer)
-        regions = footer.catalogue.layouts[footer.layout].regions
+        regions = footer.declared.regions
         names = [self.site.drawn[0].name, *(one.name for one in self.site.menu())]
         yield from self.links(page, footer, names, regions["links"].flow == "row", "links")
         ways = [way for way in (contact.email, contact.phone) if way]
@@ -182,7 +182,7 @@ class Prediction:
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
         place = PagePlace(page.id, section.id, "")
         yield SectionHead(place, section.kind, section.layout, section.ground, section.kind in FRAME)
-        layout = section.catalogue.layouts[section.layout]
+        layout = section.declared
         standing, cards = list[TextRun](), on_card(section, self.site.choices)
         for path, (slot, value) in slot_values(section).items():
             own = general(path)

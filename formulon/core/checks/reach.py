@@ -13,7 +13,7 @@ from functools import cache
 from formulon.core.checks.page_facts import Fact, PagePlace, PictureFact, TextRun
 from formulon.core.site import pictures
 from formulon.core.site.cards import card_counts
-from formulon.core.site.catalogue import CATALOGUE, kind_file
+from formulon.core.site.catalogue import CATALOGUE, kind_file, layout_of
 from formulon.core.site.motif_drawn import places
 from formulon.core.site.sheets import layouts_css, shared_css, sheet_of
 from formulon.core.site.site import Section, Site
@@ -134,7 +134,7 @@ def _section(found: dict[str, Counter[tuple[str, str]]], page: str, section: Sec
     found[f"ground/{section.ground}/background"][at] += 1
     for ground, count in card_counts(section, choices).items():
         found[f"ground/{ground}/background"][at] += count
-    layout = section.catalogue.layouts[section.layout]
+    layout = section.declared
     if layout.styled and layout.collection:
         found["card/style"][at] += len(section.content.get(layout.collection[0], []))
     lines = _lines(section, choices)
@@ -166,7 +166,7 @@ def _motif(found: dict[str, Counter[tuple[str, str]]], page: str, section: Secti
 
 def _lines(section: Section, choices: Choices) -> int:
     """How many elements of a section are ruled with the line ink."""
-    layout, slots = section.catalogue.layouts[section.layout], section.catalogue.slots
+    layout, slots = section.declared, section.catalogue.slots
     regions = [one for one in layout.regions.values() if one.ruled]
     ruled = sum(any(slot not in slots or section.content.get(slot) for slot in one.slots) for one in regions)
     if layout.measured:
@@ -182,7 +182,7 @@ def _lines(section: Section, choices: Choices) -> int:
 def _measures(kind: str, layout: str, count: int) -> frozenset[str]:
     """Paths of the measures that the style sheet of a layout names: space/4, shape/radius."""
     css = layouts_css(frozenset({(kind, layout, count)})) + (kind_file("header", "rows.css") if kind == "header" else "")
-    css += shared_css("cards") if CATALOGUE[kind].layouts[layout].styled else ""
+    css += shared_css("cards") if layout_of(CATALOGUE[kind], layout).styled else ""
     return frozenset(name.replace("-", "/", 1) for name in _GLOBAL.findall(css))
 
 

@@ -18,7 +18,7 @@ def region_ground(section: Section, region: Region) -> str:
 
 def item_grounds(section: Section, choices: Choices) -> Grounds:
     """The grounds of a section's items, one after the other and from the first again; empty where they stand on the section's."""
-    found = section.catalogue.layouts[section.layout].collection
+    found = section.declared.collection
     if found is None or not (found[2].card == "solid" or (found[2].card == "site" and choices.cards == "solid")):
         return ()
     others = tuple(one for one in found[2].grounds if one != section.ground)
@@ -27,7 +27,7 @@ def item_grounds(section: Section, choices: Choices) -> Grounds:
 
 def on_card(section: Section, choices: Choices) -> Mapping[str, Grounds]:
     """The slots that stand on cards, those of items without their number ("items/title"), with the grounds of their cards."""
-    layout = section.catalogue.layouts[section.layout]
+    layout = section.declared
     made: dict[str, Grounds] = {}
     for region in layout.regions.values():
         if region.card:
@@ -48,7 +48,7 @@ def ground_at(section: Section, cards: Mapping[str, Grounds], path: str) -> str:
 
 def card_counts(section: Section, choices: Choices) -> Counter[str]:
     """How many cards of each other ground stand in a section."""
-    layout = section.catalogue.layouts[section.layout]
+    layout = section.declared
     counts = Counter(
         region_ground(section, region) for region in layout.regions.values() if region.card and _drawn(section, region)
     )

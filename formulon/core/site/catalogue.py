@@ -3,13 +3,16 @@ nowhere else. `kind.py` holds its slots and layouts; `section.html` draws parts 
 look, and `<layout>.css` what one layout draws beside, where a kind has any such thing."""
 
 import re
-from functools import cache
+from functools import cache, lru_cache
+from hashlib import blake2b
 from importlib.util import module_from_spec, spec_from_file_location
 from pathlib import Path
 
 from formulon.core.site import kinds
-from formulon.core.site.declaration import faults
+from formulon.core.site.composition import OWN, composed
+from formulon.core.site.declaration import faults, layout_faults
 from formulon.core.site.kind import Kind
+from formulon.core.site.layout import Layout
 
 FOLDER = Path(__file__).parent / "kinds"
 
@@ -51,6 +54,30 @@ FOLDERS: dict[str, Path] = {}
 for _kind in sorted(FOLDER.iterdir()):
     if (_kind / "kind.py").exists():
         add(_kind)
+
+
+def layout_of(kind: Kind, name: str) -> Layout:
+    """A layout of a kind by its name: one that is declared, or one that its name says (composition.py). Raises DeclarationError."""
+    return kind.layouts.get(name) or _own(kind, name)
+
+
+@lru_cache(maxsize=4096)
+def _own(kind: Kind, name: str) -> Layout:
+    if not name.startswith(OWN):
+        raise DeclarationError(f"{kind.label} has no layout “{name[:60]}”. Layouts: {', '.join(kind.layouts)}.")
+    try:
+        made = composed(kind, name)
+    except ValueError as error:
+        raise DeclarationError(str(error)) from error
+    wrong = list(layout_faults(kind, made))
+    if wrong:
+        raise DeclarationError(f"The composition does not hold together: {wrong[0]}")
+    return made
+
+
+def class_of_layout(name: str) -> str:
+    """What a layout is called in markup and style sheets."""
+    return f"own-{blake2b(name.encode(), digest_size=4).hexdigest()}" if name.startswith(OWN) else name
 
 
 @cache

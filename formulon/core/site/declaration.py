@@ -19,7 +19,7 @@ def faults(kind: Kind, parts: frozenset[str] = frozenset()) -> list[str]:
     """What is wrong with a kind, in sentences; `parts` are those that its template draws beside its slots."""
     made = [] if kind.label and kind.layouts else ["It has no name or no layout."]
     for name, layout in kind.layouts.items():
-        made += [f"{name}: {one}" for one in _layout(kind, layout, parts)]
+        made += [f"{name}: {one}" for one in layout_faults(kind, layout, parts)]
     shown = {slot for layout in kind.layouts.values() for slot in layout.drawn}
     for path in every_slot(kind.slots):
         if path not in shown and not kind.slots[path.split("/")[0]].of.collection:
@@ -32,7 +32,8 @@ def every_slot(slots: Mapping[str, Slot]) -> dict[str, Slot]:
     return dict(slots) | {f"{name}/{inner}": slot for name, outer in slots.items() for inner, slot in outer.items.items()}
 
 
-def _layout(kind: Kind, layout: Layout, parts: frozenset[str]) -> Iterator[str]:
+def layout_faults(kind: Kind, layout: Layout, parts: frozenset[str] = frozenset()) -> Iterator[str]:
+    """What is wrong with one layout of a kind."""
     if not (layout.label and layout.about.endswith(".")):
         yield "It needs a label, and a sentence about it."
     seen: list[str] = []

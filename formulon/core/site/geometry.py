@@ -108,7 +108,7 @@ def box_of(section: Section, slot: str, viewport: float) -> Box | None:
     stands there is turned, cropped or drawn, or where it does not show it."""
     parts = slot.split("/")
     count = len(section.content.get(parts[0], ())) if len(parts) == 3 else 0
-    return box_in(section.catalogue.layouts[section.layout], slot, class_of(viewport), count)
+    return box_in(section.declared, slot, class_of(viewport), count)
 
 
 @lru_cache(maxsize=8192)

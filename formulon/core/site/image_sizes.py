@@ -20,7 +20,7 @@ def image_sizes(system: System, section: Section, slot: str, ratio: float) -> st
 
 
 def _size(system: System, section: Section, slot: str, viewport: int, ratio: float) -> str:
-    layout, width = section.catalogue.layouts[section.layout], class_of(viewport)
+    layout, width = section.declared, class_of(viewport)
     frame = layout.frame_at(width)
     region = _region(section, slot, width)
     if region is None or region.behind:
@@ -43,7 +43,7 @@ def _size(system: System, section: Section, slot: str, viewport: int, ratio: flo
 
 def _region(section: Section, slot: str, width: Class) -> Region | None:
     """The region that holds a picture."""
-    layout, parts = section.catalogue.layouts[section.layout], slot.split("/")
+    layout, parts = section.declared, slot.split("/")
     if len(parts) < 3 or not layout.collection:
         return next((one for one in layout.regions.values() if slot in one.slots), None)
     form = layout.collection[2].form(width, int(parts[1]), len(section.content[parts[0]]))

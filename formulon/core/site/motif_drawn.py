@@ -59,7 +59,7 @@ def places(site: Site, page: Page) -> dict[str, How]:
 
 
 def _has_picture(section: Section) -> bool:
-    return section.catalogue.layouts[section.layout].pictured and bool(section.content.get("picture"))
+    return section.declared.pictured and bool(section.content.get("picture"))
 
 
 def motif_css(site: Site, system: System) -> str:

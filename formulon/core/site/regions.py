@@ -31,7 +31,7 @@ def section_html(view: "View", environment: jinja2.Environment, section: Section
     if hasattr(own, "section"):
         return Markup(own.section(view, section).strip())
     drawn = _Drawn(view, own, section)
-    layout, motif = kind.layouts[section.layout], view.motif(section)
+    layout, motif = section.declared, view.motif(section)
     regions = [drawn.region(name, region) for name, region in layout.regions.items()]
     behind = Markup("").join(one for one, region in zip(regions, layout.regions.values(), strict=True) if region.behind)
     inside = Markup("\n").join(

@@ -13,7 +13,7 @@ from formulon.core.site import fonts, missing, pictures, touch_icons
 from formulon.core.site import motif_drawn as motif
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import item_grounds, region_ground
-from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.catalogue import CATALOGUE, class_of_layout
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot
@@ -161,7 +161,7 @@ class View:
             target,
             name,
             name,
-            section.layout,
+            class_of_layout(section.layout),
             also,
             section.ground,
             mark,
@@ -250,7 +250,7 @@ class View:
                 Markup(pictures.draw(source)),
             )
         drawn = html(' data-source="%s"', source) if self.preview else Markup("")
-        layout = section.catalogue.layouts[section.layout]
+        layout = section.declared
         placed = placed_of(Picture.model_validate(value), bool(layout.on_picture))
         written = Markup("").join(
             html(' data-%s="%s"', name, text) for name, (text, _) in placed.items()

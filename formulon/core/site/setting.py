@@ -29,7 +29,7 @@ def step_of(section: Section, slot: str) -> str:
     parts = slot.split("/")
     found = section.catalogue.slots[parts[0]]
     found = found.items[parts[2]] if len(parts) == 3 else found
-    return section.catalogue.layouts[section.layout].steps.get(general(slot), found.step)
+    return section.declared.steps.get(general(slot), found.step)
 
 
 def tag_of(section: Section, slot: str) -> str:
@@ -54,7 +54,7 @@ def set_in(system: System, section: Section, slot: str, text: str, language: str
     if not boxes:
         return divided, 1.0
     rooms = tuple(round(box_width(system, box, at, step.size(at)) / step.size(at), 4) for at, box in boxes.items())
-    grow = section.catalogue.layouts[section.layout].grow.get(general(slot), 1.0)
+    grow = section.declared.grow.get(general(slot), 1.0)
     return _fitted(step.family, step.weight, step.tracking, step.case, text, divided, rooms, language, grow)
 
 

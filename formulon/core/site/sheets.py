@@ -9,7 +9,7 @@ import rcssmin
 
 from formulon.core.site import missing
 from formulon.core.site import motif_drawn as motif
-from formulon.core.site.catalogue import CATALOGUE, kind_css, kind_file
+from formulon.core.site.catalogue import CATALOGUE, class_of_layout, kind_css, kind_file, layout_of
 from formulon.core.site.header import header_css
 from formulon.core.site.layout import HEADINGS
 from formulon.core.site.layout_css import GRID_CSS, layout_css
@@ -44,7 +44,7 @@ def used(site: Site) -> frozenset[Used]:
 
 def sheet_of(section: Section) -> Used:
     """What the style sheet of a section is written for."""
-    collection = section.catalogue.layouts[section.layout].collection
+    collection = section.declared.collection
     return section.kind, section.layout, len(section.content.get(collection[0], ())) if collection else 0
 
 
@@ -68,6 +68,9 @@ def layouts_css(uses: frozenset[Used]) -> str:
             if name in layouts:
                 made.append(layout_css(kind, name, layout, [count for *own, count in uses if own == [kind, name]]))
                 made.append(kind_css(kind, name))
+        for name in sorted(layouts - CATALOGUE[kind].layouts.keys()):
+            counts = [count for *own, count in uses if own == [kind, name]]
+            made.append(layout_css(kind, class_of_layout(name), layout_of(CATALOGUE[kind], name), counts))
         if layouts and kind_css(kind):
             made.append(kind_css(kind))
     return "\n".join(filter(None, made))
@@ -115,7 +118,7 @@ def style_css(site: Site, system: System, whole: bool = False) -> str:
 def parts_of(site: Site) -> tuple[str, ...]:
     """The parts of the style sheet that a site uses."""
     values = [(section, *one) for section in _sections(site) for one in slot_values(section).values()]
-    layouts = [section.catalogue.layouts[section.layout] for section in _sections(site)]
+    layouts = [section.declared for section in _sections(site)]
     needed = {part for _, slot, value in values for part in slot.of.parts(value)}
     sources = [value["source"] for _, slot, value in values if slot.of.picture]
     photographs = any((asset := site.asset(one[6:])) and not asset.svg for one in sources if one.startswith("asset:"))
@@ -182,7 +185,7 @@ def placed_css(site: Site) -> str:
     rules: dict[str, None] = {}
     for page in site.drawn:
         for section in page.sections:
-            standing = bool(section.catalogue.layouts[section.layout].on_picture)
+            standing = bool(section.declared.on_picture)
             for slot, value in slot_values(section).values():
                 if slot.of.picture:
                     for name, (text, css) in placed_of(Picture.model_validate(value), standing).items():

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal
 
+from formulon.core.site.catalogue import layout_of
 from formulon.core.site.kind import Kind
 from formulon.core.site.layout import COLUMNS, Layout, Region
 from formulon.core.site.sketch import picture_share
@@ -39,8 +40,13 @@ class Signature:
 
 
 def signature(kind: Kind, name: str) -> Signature:
-    """The signature of one of a kind's layouts."""
-    return _signature(kind.layouts[name], picture_share(kind, kind.layouts[name]))
+    """The signature of one of a kind's layouts, or of a composition of one's own."""
+    return signature_of(kind, layout_of(kind, name))
+
+
+def signature_of(kind: Kind, layout: Layout) -> Signature:
+    """The signature of a layout."""
+    return _signature(layout, picture_share(kind, layout))
 
 
 @lru_cache(maxsize=512)

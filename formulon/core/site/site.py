@@ -8,8 +8,9 @@ from typing import Any, Literal, NamedTuple, Self
 
 from pydantic import Field, PrivateAttr, field_validator, model_validator
 
-from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.kind import Kind
+from formulon.core.site.layout import Layout
 from formulon.core.system.documents.choices import Choices, GroundName, Rhythm
 from formulon.core.system.documents.identity import Identity, Model
 from formulon.core.system.resolve import resolve
@@ -38,14 +39,18 @@ class Section(Model):
         kind = CATALOGUE.get(self.kind)
         if kind is None:
             raise ValueError(f"There is no section kind “{self.kind}”. Kinds: {', '.join(CATALOGUE)}.")
-        if self.layout not in kind.layouts:
-            raise ValueError(f"{kind.label} has no layout “{self.layout}”. Layouts: {', '.join(kind.layouts)}.")
+        layout_of(kind, self.layout)
         self.content = check_content(kind, self.content)
         return self
 
     @property
     def catalogue(self) -> Kind:
         return CATALOGUE[self.kind]
+
+    @property
+    def declared(self) -> Layout:
+        """Its layout, as it is declared in the catalogue or written as a composition of one's own."""
+        return layout_of(CATALOGUE[self.kind], self.layout)
 
 
 def check_content(kind: Kind, content: dict[str, Any]) -> dict[str, Any]:

@@ -34,7 +34,7 @@ class _Stack:
 
 def stand(system: System, section: Section, viewport: int, language: str = "en") -> Stand:
     """Where the texts stand at a viewport width."""
-    layout, width = section.catalogue.layouts[section.layout], class_of(viewport)
+    layout, width = section.declared, class_of(viewport)
     frame = layout.frame_at(width)
     stacks = [_stack(system, section, region, viewport, language) for region in _standing(layout)]
     stacks = [one for one in stacks if one.height]

@@ -170,7 +170,7 @@ def test_a_site_carries_what_it_uses_and_nothing_else() -> None:
         told = f".{kind.replace('_', '-')}--{layout} "
         assert (told in css) == ((kind, layout) in {one[:2] for one in used(site)}) or CATALOGUE[kind].layouts[layout].measured
     assert "photographs" not in parts_of(site) and ".picture--photo" not in css and ".picture--photo" in whole
-    styled = any(section.catalogue.layouts[section.layout].styled for page in site.pages for section in page.sections)
+    styled = any(section.declared.styled for page in site.pages for section in page.sections)
     assert ("cards" in parts_of(site)) == styled and "motif" not in parts_of(site)
     assert set(re.findall(r"\.t-([\w-]+) {", css)) < set(re.findall(r"\.t-([\w-]+) {", site_css()))
 

@@ -9,7 +9,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
-from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.kind import Kind
 from formulon.core.site.layout import Layout
 from formulon.core.site.signature import likeness, signature
@@ -44,7 +44,7 @@ class Arrangement:
 
     def score(self, one: Pick, before: Sequence[Pick] = ()) -> float:
         """How well a composition suits, the more the better."""
-        kind, layout = CATALOGUE[one[0]], CATALOGUE[one[0]].layouts[one[1]]
+        kind, layout = CATALOGUE[one[0]], layout_of(CATALOGUE[one[0]], one[1])
         made = _LEAN * float(sum(lean * (getattr(self.character, axis) or 0) for axis, lean in layout.leans.items()))
         made += _CHANCE * chance(self.name, *one)
         made -= _AGAIN * (one in self.used)

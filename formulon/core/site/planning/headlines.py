@@ -3,7 +3,7 @@
 from collections.abc import Iterable, Mapping
 from typing import Any
 
-from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.geometry import box_of, box_width
 from formulon.core.site.layout import HEADINGS
 from formulon.core.site.planning.writer import shorten
@@ -49,7 +49,7 @@ class Headlines:
             parts = declared.slots[name].items if name in declared.slots and isinstance(value, list) else {}
             for part, slot in parts.items():
                 path = f"{name}/0/{part}"
-                drawn = f"{name}/{part}" in declared.layouts[layout].drawn and slot.of.set_in_type
+                drawn = f"{name}/{part}" in layout_of(declared, layout).drawn and slot.of.set_in_type
                 if drawn and step_of(section, path) in HEADINGS:
                     texts = [str(item[part]) for item in value if item.get(part)]
                     over += sum(max(0, self._lines(kind, layout, text, path) - _MOST_LINES) for text in texts)

@@ -10,7 +10,7 @@ from dataclasses import replace
 from typing import Any, Literal
 
 from formulon.core.site.cards import card_counts
-from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.pictures import KINDS
 from formulon.core.site.planning.arrange import Arrangement, Pick, every
 from formulon.core.site.planning.assign import assigned
@@ -152,7 +152,7 @@ class _Plan:
     def _pictured(self, kind: str, layout: str, content: dict[str, Any]) -> dict[str, Any]:
         """A content with pictures where its layout shows some."""
         made, declared = dict(content), CATALOGUE[kind]
-        for path in sorted(declared.layouts[layout].drawn):
+        for path in sorted(layout_of(declared, layout).drawn):
             if not declared.has(path) or not declared.slot(path).of.picture:
                 continue
             slot, _, part = path.partition("/")

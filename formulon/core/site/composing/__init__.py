@@ -1,0 +1,1 @@
+"""Compositions for the real contents of a section: searched, measured, ranked."""
