@@ -15,6 +15,7 @@ from formulon.core.site.site import Section
 from formulon.core.system.fluid import between
 from formulon.core.system.system import System
 from formulon.core.type.fit import cased
+from formulon.core.type.hyphens import hyphenated
 from formulon.core.type.lines import line_count, text_width
 
 __all__ = ["COLUMNS", "GRID_FROM", "WIDE_FROM", "Box", "Length", "action_size", "box_of", "box_width", "content_width", "px"]
@@ -201,7 +202,7 @@ def action_size(
 ) -> tuple[float, float]:
     """Width and height in px of a button or a text button. Its label wraps where it is wider than the room."""
     step = system.steps["label"]
-    label = cased(label, step.case, language)
+    label = cased(hyphenated(label, language), step.case, language)
     size = step.size(viewport)
     plain = variant == "text"
     border = 0.0 if plain else 2 * px(system, "shape/border", 360)
@@ -212,5 +213,5 @@ def action_size(
     inline += 1.75 * size if arrow else 0.0  # the arrow is 1.25 em wide, half an em from the label
     wide, lines = text_width(step.family, step.weight, label, size, step.tracking) + inline, 1
     if wide > room:
-        wide, lines = room, line_count(step.family, step.weight, label, size, room - inline, step.tracking)
+        wide, lines = room, line_count(step.family, step.weight, label, size, room - inline, step.tracking, language)
     return max(least, wide), max(least, size * (max(lines * step.line_height, 1.25 if arrow else 0) + 2 * block) + border)
