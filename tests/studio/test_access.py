@@ -21,6 +21,7 @@ PATHS = [
     ("post", "/styles"),
     ("get", "/styles/1/preview"),
     ("post", "/pages/home/sections/hero/overlay"),
+    ("get", "/pages/home/sections/hero/compositions"),
     ("get", "/pages/home/preview"),
     ("get", "/preflight"),
     ("post", "/preflight/fixes"),

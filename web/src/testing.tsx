@@ -160,6 +160,7 @@ export function workbench(more: Partial<Workbench> = {}): Workbench {
     pages: PAGES.map((body) => ({ body, revision: 1 })),
     system: SYSTEM,
     releases: [],
+    layouts: [],
     history: { undo: null, redo: null },
     address: 'http://127.0.0.1/one/',
     changed_since_release: false,

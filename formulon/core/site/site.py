@@ -194,6 +194,17 @@ class Site(Model):
         self.pages = [by_id[one] for one in self.frame.order]
         return self
 
+    @model_validator(mode="after")
+    def _own_layouts(self) -> Self:
+        kept = self.choices.compositions
+        for one in kept:
+            if one.kind not in CATALOGUE or one.layout in CATALOGUE[one.kind].layouts:
+                raise ValueError(f"“{one.name}” is no composition of a kind of section.")
+            layout_of(CATALOGUE[one.kind], one.layout)
+        if len({(one.kind, one.name.casefold()) for one in kept}) != len(kept):
+            raise ValueError("Two layouts of one's own of a kind have the same name.")
+        return self
+
     @cached_property
     def drawn(self) -> list[Page]:
         """The pages as they are drawn: with the grounds that the rhythm of the site gives their sections."""

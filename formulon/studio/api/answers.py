@@ -1,6 +1,7 @@
 """Building the answers out of models and services."""
 
 from dataclasses import asdict
+from typing import Any
 
 from django.conf import settings
 from django.contrib.auth.models import User
@@ -19,8 +20,9 @@ from formulon.core.formats.system_files import FORMS as SYSTEM_FORMS
 from formulon.core.identity.brief import AXES, described, missing, open_questions
 from formulon.core.identity.facts import GROUPS
 from formulon.core.site.addresses import data_address
-from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.changes import explain
+from formulon.core.site.composition import OWN
 from formulon.core.site.documents import (
     CHOICES,
     DECISIONS,
@@ -33,10 +35,12 @@ from formulon.core.site.documents import (
     page_of,
     planned,
 )
+from formulon.core.site.kind import Kind
+from formulon.core.site.layout import Layout
 from formulon.core.site.phrases import offered
 from formulon.core.site.render import WIDTHS
 from formulon.core.site.sheets import preview_tokens
-from formulon.core.site.site import Asset
+from formulon.core.site.site import Asset, Site
 from formulon.core.site.sketch import sketch
 from formulon.core.system.documents.choices import GROUNDS, Choices
 from formulon.core.system.documents.identity import Mark
@@ -98,7 +102,33 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         ],
         system=shapes.Resolved.model_validate(summary),
         releases=[release_card(release, index == 0) for index, release in enumerate(releases)],
+        layouts=own_layouts(site),
     )
+
+
+def layout_card(kind: Kind, name: str, layout: Layout, label: str = "", about: str = "") -> dict[str, Any]:
+    """What is told of a layout of a kind."""
+    return {
+        "id": name,
+        "label": label or layout.label,
+        "about": about or layout.about,
+        "on_picture": bool(layout.on_picture),
+        "shows": sorted(layout.drawn),
+        "sketch": [shapes.PieceCard.model_validate(asdict(piece)) for piece in sketch(kind, layout)],
+    }
+
+
+def own_layouts(site: Site) -> list[shapes.OwnLayout]:
+    """The layouts of a brand's own: those that it keeps, by their names, and the others that its pages have."""
+    kept = {(one.kind, one.layout): one.name for one in site.choices.compositions}
+    there = {(one.kind, one.layout) for page in site.pages for one in page.sections if one.layout.startswith(OWN)}
+    return [
+        shapes.OwnLayout(
+            **layout_card(CATALOGUE[kind], name, layout_of(CATALOGUE[kind], name), kept.get((kind, name), "")),
+            kind=kind, kept=(kind, name) in kept,
+        )
+        for kind, name in (*kept, *sorted(there - kept.keys()))
+    ]  # fmt: skip
 
 
 def _person(request: HttpRequest) -> User | None:
@@ -234,17 +264,7 @@ def library() -> library_shapes.Library:
             library_shapes.KindCard(
                 id=name,
                 label=kind.label,
-                layouts=[
-                    library_shapes.LayoutCard(
-                        id=i,
-                        label=one.label,
-                        about=one.about,
-                        on_picture=bool(one.on_picture),
-                        shows=sorted(one.drawn),
-                        sketch=[library_shapes.PieceCard.model_validate(asdict(piece)) for piece in sketch(kind, one)],
-                    )
-                    for i, one in kind.layouts.items()
-                ],
+                layouts=[shapes.LayoutCard(**layout_card(kind, i, one)) for i, one in kind.layouts.items()],
                 slots=[
                     library_shapes.SlotCard(
                         path=path, label=slot.label, type=slot.type, blank=slot.of.blank(slot), most=slot.most, one=slot.one

@@ -2,9 +2,8 @@
 
 from typing import Any
 
-from formulon.core.site.sketch import What
 from formulon.core.type.library import Measured
-from formulon.studio.api.shapes import Shape
+from formulon.studio.api.shapes import LayoutCard, Shape
 
 
 class FaceCard(Shape):
@@ -30,28 +29,6 @@ class FamilyCard(Shape):
     languages: list[str]
     faces: list[FaceCard]
     measured: Measured
-
-
-class PieceCard(Shape):
-    """A part of a layout's sketch on a board of 48 by 30."""
-
-    x: float
-    y: float
-    width: float
-    height: float
-    what: What
-
-
-class LayoutCard(Shape):
-    """A layout with its sketch; `shows` has the paths of the slots that it shows, those of items without their number, and
-    `on_picture` tells whether texts stand on the section's picture."""
-
-    id: str
-    label: str
-    about: str
-    on_picture: bool
-    shows: list[str]
-    sketch: list[PieceCard]
 
 
 class SlotCard(Shape):

@@ -7,6 +7,7 @@ from pydantic import BaseModel, ConfigDict, Field, create_model
 
 from formulon.core.checks.runner import Finding, Fix
 from formulon.core.site.site import Frame, Page
+from formulon.core.site.sketch import What
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.facets.near_duplicates import NearDuplicates
@@ -161,6 +162,35 @@ class PictureCard(Shape):
     address: str
 
 
+class PieceCard(Shape):
+    """A part of a layout's sketch on a board of 48 by 30."""
+
+    x: float
+    y: float
+    width: float
+    height: float
+    what: What
+
+
+class LayoutCard(Shape):
+    """A layout with its sketch; `shows` has the paths of the slots that it shows, those of items without their number, and
+    `on_picture` tells whether texts stand on the section's picture."""
+
+    id: str
+    label: str
+    about: str
+    on_picture: bool
+    shows: list[str]
+    sketch: list[PieceCard]
+
+
+class OwnLayout(LayoutCard):
+    """A layout of the brand's own of a kind, which its pages have or which was kept under a name."""
+
+    kind: str
+    kept: bool
+
+
 class Workbench(Shape):
     """Everything of a brand that the interface shows. `state` names what is held with it, for the answers to writes."""
 
@@ -179,6 +209,7 @@ class Workbench(Shape):
     pictures: list[PictureCard]
     system: Resolved
     releases: list[ReleaseCard]
+    layouts: list[OwnLayout]
 
 
 def _without_default(schema: dict[str, Any]) -> None:

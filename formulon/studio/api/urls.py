@@ -6,6 +6,7 @@ from drf_spectacular.views import SpectacularAPIView
 from formulon.studio.api import (
     color_views,
     guide_views,
+    layout_views,
     logo_views,
     session_views,
     source_views,
@@ -60,6 +61,7 @@ urlpatterns = [
     path(f"{_BRAND}/styles/<int:number>/preview", style_views.StylePreviewView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/preview", views.PreviewView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/overlay", color_views.OverlayView.as_view()),
+    path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/compositions", layout_views.CompositionsView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
     path(f"{_BRAND}/preflight/fixes", views.FixesView.as_view()),
     path(f"{_BRAND}/marks", views.MarksView.as_view()),

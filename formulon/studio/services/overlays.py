@@ -26,9 +26,9 @@ def report(brand: Brand, page_id: str, section_id: str, overlay: Overlay | None,
         return _nothing(Picture(source="drawn:hills/1"))
     picture = Picture.model_validate(section.content["picture"])
     tried = picture.model_copy(update={"overlay": overlay or picture.overlay, "focus": focus or picture.focus})
-    section.content["picture"] = tried.model_dump()
-    system = site.system()
-    facts = predict(site, system, [page], sites.blob_of(brand))
+    section = section.model_copy(update={"content": section.content | {"picture": tried.model_dump()}})  # the site is kept
+    page = page.model_copy(update={"sections": [section if one.id == section_id else one for one in page.sections]})
+    facts = predict(site, site.system(), [page], sites.blob_of(brand))
     fact = next((f for f in facts if isinstance(f, TextsOnPicture) and f.place.section == section_id), None)
     if fact is None:
         return _nothing(tried)

@@ -252,6 +252,27 @@ export function useOverlay(
   });
 }
 
+/** Compositions for what a section says; `stamp` changes with what it says. */
+export function useCompositions(
+  brandId: string,
+  place: { page: string; section: string },
+  seed: number,
+  stamp: string,
+) {
+  return useQuery({
+    queryKey: ['compositions', brandId, place, seed, stamp],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/compositions', {
+          params: { path: { brand_id: brandId, page_id: place.page, section_id: place.section }, query: { seed } },
+          signal,
+        }),
+      ),
+    placeholderData: (previous) => previous,
+    gcTime: 60_000,
+  });
+}
+
 /** Eight style proposals from a number on; `stamp` changes with every revision. */
 export function useStyles(brandId: string, stamp: string, first: number, wanted: boolean) {
   return useQuery({

@@ -330,6 +330,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/compositions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Compositions for what a section says, the best first, each with what it was ranked by. */
+        get: operations["brands_pages_sections_compositions_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/overlay": {
         parameters: {
             query?: never;
@@ -1124,6 +1141,8 @@ export interface components {
             system?: components["schemas"]["ResolvedParts"];
             /** Releases */
             releases?: components["schemas"]["ReleaseCard"][];
+            /** Layouts */
+            layouts?: components["schemas"]["formulon__studio__api__shapes__OwnLayout"][];
             /**
              * Base
              * @default
@@ -1296,6 +1315,11 @@ export interface components {
              */
             settled?: components["schemas"]["StylePartEnum"][];
             /**
+             * Compositions
+             * @description Layouts of the brand's own, to be used again on its pages.
+             */
+            compositions?: components["schemas"]["formulon__core__system__documents__choices__OwnLayout"][];
+            /**
              * Publish Guide
              * @description The style guide is published with the site, outside its menu.
              * @default false
@@ -1345,6 +1369,36 @@ export interface components {
         ColorTextRequest: {
             /** Text */
             text: string;
+        };
+        /**
+         * ComposedCard
+         * @description A composition with its rank, 0-1, and what it was ranked by.
+         */
+        ComposedCard: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** About */
+            about: string;
+            /** On Picture */
+            on_picture: boolean;
+            /** Shows */
+            shows: string[];
+            /** Sketch */
+            sketch: components["schemas"]["PieceCard"][];
+            /** Score */
+            score: number;
+            /** Measures */
+            measures: components["schemas"]["MeasureCard"][];
+        };
+        /**
+         * Compositions
+         * @description Compositions for a section, the best first.
+         */
+        Compositions: {
+            /** Offered */
+            offered: components["schemas"]["ComposedCard"][];
         };
         /**
          * Conflict
@@ -2263,6 +2317,18 @@ export interface components {
         };
         /** @enum {string} */
         MeantForEnum: "any" | "light" | "dark";
+        /**
+         * MeasureCard
+         * @description One measure of a composition: its value, 0-1, and what was seen.
+         */
+        MeasureCard: {
+            /** Name */
+            name: string;
+            /** Value */
+            value: number;
+            /** Seen */
+            seen: string;
+        };
         /** @enum {string} */
         MeasureEnum: "radius" | "spacing" | "text size" | "line height" | "other";
         /**
@@ -2505,6 +2571,18 @@ export interface components {
              * @default false
              */
             declared: boolean;
+        };
+        /**
+         * OwnLayout
+         * @description A layout of the brand's own under a name: of which kind of section, and as its composition says it (site/composition.py).
+         */
+        OwnLayout: {
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: string;
+            /** Layout */
+            layout: string;
         };
         /**
          * Page
@@ -3588,6 +3666,42 @@ export interface components {
             system: components["schemas"]["Resolved"];
             /** Releases */
             releases: components["schemas"]["ReleaseCard"][];
+            /** Layouts */
+            layouts: components["schemas"]["formulon__studio__api__shapes__OwnLayout"][];
+        };
+        /**
+         * OwnLayout
+         * @description A layout of the brand's own under a name: of which kind of section, and as its composition says it (site/composition.py).
+         */
+        formulon__core__system__documents__choices__OwnLayout: {
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: string;
+            /** Layout */
+            layout: string;
+        };
+        /**
+         * OwnLayout
+         * @description A layout of the brand's own of a kind, which its pages have or which was kept under a name.
+         */
+        formulon__studio__api__shapes__OwnLayout: {
+            /** Id */
+            id: string;
+            /** Label */
+            label: string;
+            /** About */
+            about: string;
+            /** On Picture */
+            on_picture: boolean;
+            /** Shows */
+            shows: string[];
+            /** Sketch */
+            sketch: components["schemas"]["PieceCard"][];
+            /** Kind */
+            kind: string;
+            /** Kept */
+            kept: boolean;
         };
     };
     responses: never;
@@ -4219,6 +4333,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    brands_pages_sections_compositions_retrieve: {
+        parameters: {
+            query?: {
+                /** @description Another number gives others; 0 if left out. */
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                brand_id: string;
+                page_id: string;
+                section_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compositions"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

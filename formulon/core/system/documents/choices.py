@@ -173,6 +173,14 @@ class Rhythm(Model):
         return self.closing if index == count - 1 else self.middle[(index - 1) % len(self.middle)]
 
 
+class OwnLayout(Model):
+    """A layout of the brand's own under a name: of which kind of section, and as its composition says it (site/composition.py)."""
+
+    name: str = Field(min_length=1, max_length=40)
+    kind: str = Field(max_length=40)
+    layout: str = Field(max_length=400)
+
+
 class Choices(Model):
     """The designer's decisions.
 
@@ -219,6 +227,9 @@ class Choices(Model):
     )
     settled: list[StylePart] = Field(
         default_factory=list, max_length=13, description="Parts of the style that no proposal changes."
+    )
+    compositions: list[OwnLayout] = Field(
+        default_factory=list, max_length=60, description="Layouts of the brand's own, to be used again on its pages."
     )
     publish_guide: bool = Field(default=False, description="The style guide is published with the site, outside its menu.")
     buttons: Buttons = Field(default_factory=Buttons)

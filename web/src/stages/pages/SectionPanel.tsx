@@ -6,6 +6,7 @@ import { FRAME, pageDocument } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 import type { Bench } from '../../bench/bench';
 import { read } from './marks';
+import { Compose } from './Compose';
 import { LayoutSketch } from './LayoutSketch';
 import { OnPicture } from './OnPicture';
 import type { PictureValue } from './PictureSlot';
@@ -29,7 +30,11 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
   const { brand, token, choices } = useShown('brand', 'token', 'choices');
   const { say } = useActions();
   const library = useLibrary();
-  const kinds = library.data?.kinds ?? [];
+  // The layouts of the catalogue and the brand's own.
+  const kinds = (library.data?.kinds ?? []).map((kind) => ({
+    ...kind,
+    layouts: [...kind.layouts, ...brand.layouts.filter((one) => one.kind === kind.id)],
+  }));
   const onPicture = (row: Row) =>
     Boolean(row.section.content?.['picture']) &&
     kinds.find((one) => one.id === row.section.kind)?.layouts.find((one) => one.id === row.section.layout)?.on_picture;
@@ -106,6 +111,9 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
                     </button>
                   ))}
                 </div>
+                {row.document !== FRAME && (
+                  <Compose page={page} row={row} kind={kind?.label ?? 'Section'} change={change} disabled={disabled} />
+                )}
                 {row.document === FRAME ? (
                   <p className="soft frame-ground">
                     It stands on the ground “{row.section.ground}”, which is its own.{' '}
