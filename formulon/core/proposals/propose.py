@@ -69,8 +69,9 @@ def _arranged(site: Site, number: int, last: Sequence[Composed]) -> tuple[int, C
     for turn in range(_TURNS):
         arrangement = number + turn * _APART
         made = plan(
-            site.identity, site.choices.model_copy(update={"arrangement": arrangement}), site.assets, library=site.library
-        )
+            site.identity, site.choices.model_copy(update={"arrangement": arrangement}), site.assets,
+            library=site.library, composed=False,
+        )  # fmt: skip
         tried.append((arrangement, tuple((one.kind, one.layout) for one in made.pages[0].sections)))
     return min(tried, key=lambda one: (met(one[1]), one[0]))
 

@@ -42,7 +42,7 @@ def _open(brand: Brand, before: dict[str, Body], after: dict[str, Body]) -> None
     changed = {name for name in after if before.get(name) != after[name]}
     system = site.system()
     if IDENTITY in changed:
-        plan(site.identity, site.choices, site.assets, library=site.library)
+        plan(site.identity, site.choices, site.assets, library=site.library, composed=False)
         if any(before.get(IDENTITY, {}).get(part) != identity.get(part) for part in ("fonts", "typefaces")):
             fonts.files(site)
     shared = any(page_of(name) is None for name in changed)  # what the start page is drawn anew with, too

@@ -10,8 +10,10 @@ from typing import Any
 
 from formulon.core.site.catalogue import CATALOGUE, DeclarationError, layout_of
 from formulon.core.site.composing.candidates import Candidates
+from formulon.core.site.composing.described import described
 from formulon.core.site.composing.measures import Measure, Seen, Wanted, measured, total
 from formulon.core.site.composition import Composition, Part, built, read, written
+from formulon.core.site.declaration import every_slot
 from formulon.core.site.extents import Extent, Extents, Height
 from formulon.core.site.geometry import content_width
 from formulon.core.site.kind import Kind
@@ -26,7 +28,7 @@ from formulon.core.system.system import System
 Pick = tuple[str, str]  # kind and layout
 DESKTOP, PHONE = 1280, 360
 EVERY = (320, 360, 768, 1024, 1280, 1920)
-TRIED = 300  # placements
+TRIED = 220  # placements
 _LOOKED_AT = 30  # of the best that are compared with their neighbours
 # How alike two that are offered may be, and one that is offered to one of the catalogue; and whether lines keep to their bounds at
 # every width. Less strict where little can be placed, and at last where words are too long for any place.
@@ -43,6 +45,7 @@ class Composed:
     layout: str
     score: float
     measures: tuple[Measure, ...]
+    what: str = ""  # what stands where, in words
 
     @property
     def about(self) -> str:
@@ -51,7 +54,8 @@ class Composed:
         worst = min(self.measures, key=lambda one: one.value)
         said = [seen[name].seen for name in _SAID if seen[name] is not worst or worst.value > _WEAK]
         against = f"; but {worst.seen}" if worst.value <= _WEAK else ""
-        return f"{', '.join(said)}{against}.".capitalize()
+        text = ", ".join(said)
+        return f"{self.what}. {text[:1].upper()}{text[1:]}{against}."
 
 
 class _Tried(Section):
@@ -135,8 +139,15 @@ class _Work:
         }
         self.headings = [name for name, slot in texts.items() if slot.step in HEADINGS]
         self.running = [name for name, slot in texts.items() if slot.step not in HEADINGS]
+        self.pictures = {path for path, slot in every_slot(kind.slots).items() if slot.of.picture and self._filled(path)}
         wide = content_width(composer.system, DESKTOP)
         self.inside = (DESKTOP - wide) / 2, (DESKTOP + wide) / 2
+
+    def _filled(self, path: str) -> bool:
+        """Whether a slot, or that of any item, holds something."""
+        name, _, part = path.partition("/")
+        value = self.content.get(name)
+        return any(item.get(part) for item in value or ()) if part else bool(value)
 
     def laid(self, composition: Composition) -> _Laid | None:
         """A placement with its boxes; None where it cannot be built."""
@@ -151,12 +162,12 @@ class _Work:
             at[width] = extents.placed(layout, {name: one for name, one in heights.items() if one}, width)
         boxes, high = at[DESKTOP]
         whats = {name: self.what(part) for name, part in zip(names, composition.parts, strict=True)}
-        desktop = tuple(self._seen(box, whats[name]) for name, box in boxes.items())
+        desktop = tuple(self._seen(box, whats[name], layout.regions[name].at.across == "center") for name, box in boxes.items())
         return _Laid(composition, layout, desktop, at[PHONE][0], high) if desktop else None
 
-    def _seen(self, box: Extent, what: str) -> Seen:
+    def _seen(self, box: Extent, what: str, middle: bool) -> Seen:
         filled = replace(box, filled=box.height) if what == "picture" and not box.filled else box
-        return Seen(filled, what, min(box.wide or box.width, box.width))
+        return Seen(filled, what, min(box.wide or box.width, box.width), middle)
 
     def what(self, part: Part) -> str:
         """What a part is to the measures."""
@@ -191,8 +202,9 @@ class _Work:
         """A placement with its measures, as if nothing stood around it."""
         measures = measured(
             laid.desktop, laid.high, self.inside, laid.phone, laid.layout, self.headings, self.running, 0.0, least, self.composer.wanted,
+            self.pictures <= laid.layout.drawn,
         )  # fmt: skip
-        return Composed(written(laid.composition), total(measures), tuple(measures))
+        return Composed(written(laid.composition), total(measures), tuple(measures), described(self.kind, laid.composition))
 
     def among(self, one: Composed) -> Composed:
         """The same with what stands around it."""
@@ -203,7 +215,7 @@ class _Work:
             Measure("apart", 1 - alike, f"{100 * alike:.0f} % like its neighbours") if two.name == "apart" else two
             for two in one.measures
         )
-        return Composed(one.layout, total(measures), measures)
+        return Composed(one.layout, total(measures), measures, one.what)
 
     def signature(self, layout: str) -> Signature:
         if layout not in self.signatures:

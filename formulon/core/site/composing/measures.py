@@ -12,7 +12,7 @@ from formulon.core.site.layout import COLUMNS, Layout
 from formulon.core.system.documents.identity import Character
 
 WEIGHTS = {
-    "edges": 1.0, "across": 0.8, "lines": 1.6, "white": 0.9, "balance": 0.7, "hollow": 1.4, "pictures": 0.8, "lead": 1.2, "phone": 0.8, "apart": 1.6, "height": 0.6,
+    "edges": 1.0, "across": 0.8, "lines": 1.6, "white": 0.9, "balance": 0.7, "hollow": 1.4, "pictures": 0.8, "shown": 0.7, "lead": 1.2, "phone": 0.8, "apart": 1.6, "height": 0.6,
 }  # fmt: skip
 _SCREEN = 640.0  # px of a phone's first screen, without what the browser takes
 _MEASURE = (45.0, 75.0)  # characters to a line of running text (common practice)
@@ -43,22 +43,24 @@ class Wanted:
 
 @dataclass(frozen=True, slots=True)
 class Seen:
-    """A region of a composition as it stands: its box, what it is, and how wide what it holds is."""
+    """A region of a composition as it stands: its box, what it is, how wide what it holds is, and whether words are set to the middle."""
 
     box: Extent
     what: str
     wide: float
+    middle: bool = False
 
 
 def measured(
     desktop: Sequence[Seen], high: float, content: tuple[float, float], phone: Mapping[str, Extent], layout: Layout,
-    headings: Sequence[str], running: Sequence[str], alike: float, least: float, wanted: Wanted,
+    headings: Sequence[str], running: Sequence[str], alike: float, least: float, wanted: Wanted, shown: bool,
 ) -> list[Measure]:  # fmt: skip
     """The measures of a composition. `content` is where a section's content begins and ends across; `headings` and `running` name
-    slots; `alike` is how like it is to its neighbours; `least` the least height, in px, that the section was found to have."""
+    slots; `alike` is how like it is to its neighbours; `least` the least height, in px, that the section was found to have;
+    `shown` whether every picture of the content is seen."""
     boxes = [one.box for one in desktop]
     return [
-        _edges(desktop),
+        _edges(desktop, headings),
         _across(layout),
         _lines(boxes, phone, headings, running),
         _white(desktop, high, content, wanted),
@@ -67,6 +69,7 @@ def measured(
         _pictures(desktop),
         _lead(desktop, headings, content),
         _phone(phone, headings),
+        Measure("shown", 1.0 if shown else 0.0, "every picture is shown" if shown else "pictures are left out"),
         Measure("apart", 1 - alike, f"{100 * alike:.0f} % like its neighbours"),
         Measure("height", min(1.0, least / max(high, 1.0)), f"{high:.0f} px high"),
     ]
@@ -77,8 +80,15 @@ def total(measures: Sequence[Measure]) -> float:
     return sum(WEIGHTS[one.name] * one.value for one in measures) / sum(WEIGHTS.values())
 
 
-def _edges(desktop: Sequence[Seen]) -> Measure:
-    """Left edges of what does not run to the edge of the viewport: one or two read as order."""
+def _edges(desktop: Sequence[Seen], headings: Sequence[str]) -> Measure:
+    """Left edges of what does not run to the edge of the viewport: one or two read as order, and nothing stands further to the start than
+    the headline over it, unless that is in the middle."""
+    head = next((one for one in desktop if any(slot in one.box.lines for slot in headings[:1])), None)
+    below = [
+        one.box.start for one in desktop if head and one.box.top > head.box.top + 1 and one.what in ("items", "words", "part")
+    ]
+    if head and not head.middle and any(start < head.box.start - 8 for start in below):
+        return Measure("edges", 0.3, "the headline stands further in than what it heads")
     edges = {round(one.box.start) for one in desktop if one.box.start > 1}
     count = max(1, len(edges))
     return Measure("edges", max(0.0, 1.0 - 0.35 * max(0, count - 2)), f"{count} left {'edge' if count == 1 else 'edges'}")

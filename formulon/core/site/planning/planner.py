@@ -11,6 +11,7 @@ from typing import Any, Literal
 
 from formulon.core.site.cards import card_counts
 from formulon.core.site.catalogue import CATALOGUE, layout_of
+from formulon.core.site.composing.composer import Composer
 from formulon.core.site.pictures import KINDS
 from formulon.core.site.planning.arrange import Arrangement, Pick, every
 from formulon.core.site.planning.assign import assigned
@@ -26,22 +27,41 @@ from formulon.core.system.documents.identity import ClientText, Identity, free_i
 from formulon.core.system.resolve import resolve
 from formulon.core.type.library import SHIPPED, Library
 
+# Kinds of which a section of the start page may be composed, and how many placements are tried for it.
+_COMPOSED = (
+    "articles",
+    "cards",
+    "features",
+    "figures",
+    "offers",
+    "picture_text",
+    "press",
+    "prices",
+    "quotes",
+    "steps",
+    "team",
+    "text",
+)
+_TRIED = 70
 _TITLE = 160  # characters, as Page has them
 
 
 def plan(
     identity: Identity, choices: Choices | None = None, assets: list[Asset] | None = None, writer: Writer | None = None,
-    library: Library = SHIPPED,
+    library: Library = SHIPPED, composed: bool = True,
 ) -> Site:  # fmt: skip
-    """The site of an identity: as many pages as its material supports and all that the brief wants, or one page."""
-    made = _Plan(identity, choices or Choices(), assets or [], writer or BriefWriter(), library)
+    """The site of an identity: as many pages as its material supports and all that the brief wants, or one page. One section of the start
+    page is composed for what it says; without `composed` the catalogue alone is drawn on, which is quicker."""
+    made = _Plan(identity, choices or Choices(), assets or [], writer or BriefWriter(), library, composed)
     pages = made.pages()
     site = Site(identity=identity, choices=made.choices, frame=made.frame(), pages=pages, assets=assets or [])
     return site.with_library(library)
 
 
 class _Plan:
-    def __init__(self, identity: Identity, choices: Choices, assets: list[Asset], writer: Writer, library: Library) -> None:
+    def __init__(self, identity: Identity, choices: Choices, assets: list[Asset], writer: Writer, library: Library,
+        composed: bool,
+    ) -> None:  # fmt: skip
         self.identity, self.choices, self.writer = identity, choices, writer
         told_by = f"{identity.name}\n{choices.arrangement}" if choices.arrangement else identity.name
         self.topics = Telling(identity, assets, writer, told_by, lambda key: self.assigned.goes(key))
@@ -49,6 +69,7 @@ class _Plan:
         self.topics.names = self.assigned.names
         self.arrangement = Arrangement(identity.character, told_by, bool(self.topics.assets))
         system = resolve(identity, choices, library)
+        self.composer = Composer(system, choices, identity) if composed else None
         self.unreadable = unreadable(system)
         self.rhythm = choices.rhythm or beat_of(identity.character, self.topics.seed, self.unreadable).rhythm
         self.headlines = Headlines(system, identity.language)
@@ -87,11 +108,26 @@ class _Plan:
                 sections.append(found)
                 if not home and found.kind == "hero":
                     self.inner = (found.layout,)
+        sections = self._own(sections) if home else sections
         name = self.assigned.names[key]
         return Page(
             id=self.assigned.ids[key], name=name, title=self._title(key, name), description=self._description(key, sections, told),
             sections=sections,
         )  # fmt: skip
+
+    def _own(self, sections: list[Section]) -> list[Section]:
+        """The sections of the start page, one of which is composed for what it says, so that it stands on no other site."""
+        open_ = [at for at in range(1, len(sections) - 1) if sections[at].kind in _COMPOSED and not _goes_on(sections, at)]
+        if self.composer is None or not open_:
+            return sections
+        at = open_[self.topics.seed % len(open_)]
+        one, before, after = sections[at], sections[at - 1], sections[at + 1]
+        found = self.composer.compose(
+            one.kind, one.content, before=(before.kind, before.layout), after=(after.kind, after.layout), seed=self.topics.seed,
+            number=1, tried=_TRIED, passes=lambda name: not self._unread((one.kind, name), one.ground, one.content),
+        )  # fmt: skip
+        own = one.model_copy(update={"layout": found[0].layout}) if found else one
+        return [*sections[:at], own, *sections[at + 1 :]]
 
     def _told(self, key: str, turn: int) -> tuple[list[Options], Block]:
         """What stands on a page from the top, and the block that opens it."""
@@ -204,6 +240,12 @@ class _Plan:
             said = [f"{named or identity.name}: {text}" for text in said if text and "[[" not in text]
         text = next((one for one in said if one and "[[" not in one), "")
         return self.writer.description(" ".join(text.split())) if text else ""
+
+
+def _goes_on(sections: Sequence[Section], at: int) -> bool:
+    """Whether a section is a part of a list that stands in several."""
+    one = sections[at]
+    return any(beside.kind == one.kind and beside.layout == one.layout for beside in (sections[at - 1], sections[at + 1]))
 
 
 def _texts(sections: Sequence[Section]) -> list[str]:
