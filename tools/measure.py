@@ -482,7 +482,7 @@ def varying() -> list[Row]:
     return [
         ("start pages of 24 brands alike, mean", f"{found.alike_mean:.1%}", "20 %", found.alike_mean <= 0.2),
         ("start pages of 24 brands alike, worst", worst, "50 %", found.alike_worst <= 0.5),
-        ("layouts in use by 24 brands", f"{found.layouts}", "60", found.layouts >= 60),
+        ("layouts in use by 24 brands", f"{found.layouts}, {found.composed} composed", "60", found.layouts >= 60),
         ("sentences that two brands share", f"{found.sentences:.1%}", "10 %", found.sentences <= 0.1),
         (
             "brands that pass but for marked gaps",

@@ -18,6 +18,7 @@ from playwright.sync_api import Page
 
 from formulon.core.checks.runner import check_site
 from formulon.core.proposals.propose import applied, proposals
+from formulon.core.site.composition import OWN
 from formulon.core.site.documents import documents, planned, site_of
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
@@ -70,6 +71,7 @@ class Variety:
     alike_worst: float
     worst_pair: tuple[str, str]
     layouts: int
+    composed: int  # of the layouts, those that are in no catalogue
     sentences: float
     passing: int
     brands: int
@@ -106,7 +108,14 @@ def measured(page: Page, found: Sequence[Site]) -> Variety:
     ]
     passing = sum(all(one.rule in _GAPS for one in check_site(site).findings if one.stops) for site in found)
     return Variety(
-        sum(pairs.values()) / len(pairs), pairs[worst], worst, len(used), sum(shared) / len(shared), passing, len(found)
+        sum(pairs.values()) / len(pairs),
+        pairs[worst],
+        worst,
+        len(used),
+        sum(name.startswith(OWN) for _, name in used),
+        sum(shared) / len(shared),
+        passing,
+        len(found),
     )
 
 

@@ -14,5 +14,6 @@ BLOCKS: dict[str, Callable[[str, int], Any]] = {
         "label": word,
         "to": "mailto:a@b.example",
     },
+    "rating": lambda word, count: 4.5 if count > 2 else 3.0,
     "map": lambda word, count: {"ways": [{"text": word, "side": "ne"}] * count},
 }

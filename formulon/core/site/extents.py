@@ -195,6 +195,8 @@ class Extents:
         if slot.of.drawn_as == "button":
             wide, high = action_size(self.system, slot.variant, value["label"], viewport, room, self.language)
             return Height(high, {}, wide)
+        if slot.of.high:
+            return Height(slot.of.high * self.system.steps["body"].size(viewport), {}, room)
         return Height(self._thumb(value, room, viewport), {}, room, told=False)
 
     def _text(self, section: Section, path: str, value: str, viewport: int) -> Height:

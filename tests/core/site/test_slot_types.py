@@ -1,5 +1,6 @@
 """Slot types: what they take, what they show, and what is known of them."""
 
+import math
 import re
 from pathlib import Path
 from typing import Any
@@ -27,7 +28,7 @@ ROOT = Path(__file__).resolve().parent.parent.parent.parent
 SLOTS = {
     "text": Slot("Text"), "rich_text": Slot("Story", "rich_text", most=4000), "action": Slot("Button", "action"),
     "picture": Slot("Picture", "picture"), "table": Slot("Prices", "table"),
-    "form": Slot("Form", "form"), "map": Slot("Map", "map"),
+    "form": Slot("Form", "form"), "map": Slot("Map", "map"), "rating": Slot("Stars", "rating"),
     "items": Slot("Items", "items", most=3, items={"title": Slot("Title"), "link": Slot("Link", "action", variant="text")}),
 }  # fmt: skip
 STORY = "We cut the willow *ourselves*, on\nfour acres of fen.\n\nAsk for:\n\n- baskets\n- **hurdles**\n\n1. Choose\n2. [Write to us](page:home)"
@@ -57,6 +58,10 @@ WRONG: list[tuple[str, Any, str]] = [
     ("rich_text", ["a"], "takes a text"),
     ("action", {"label": "Go", "to": "javascript:x"}, "no destination"),
     ("picture", {"source": "https://example.org/a.png"}, "source"),
+    ("rating", 6, "from 0 to 5"),
+    ("rating", 4.2, "steps of a half"),
+    ("rating", "5", "takes a number"),
+    ("rating", True, "takes a number"),
     ("items", {}, "takes a list"),
     ("items", [{}] * 4, "at most 3"),
     ("items", ["a"], "list of objects"),
@@ -247,3 +252,19 @@ def test_facts_of_rich_text_and_tables(page: Site) -> None:
     (led,) = [fact for fact in facts if isinstance(fact, Destination)]
     assert led.alive and led.to == "page:home"
     assert sum(isinstance(fact, Words) for fact in facts) == 2 + 6
+
+
+@pytest.mark.parametrize(
+    ("given", "language", "told"), [(4.5, "de", "4,5 von 5"), (3.0, "en", "3 out of 5"), (5.0, "hu", "5/5")]
+)
+def test_stars_are_drawn_and_told_in_the_language_of_the_page(given: float, language: str, told: str) -> None:
+    made = plan(Identity(name="Weidling", language=language))
+    items = [{"text": "It holds.", "rating": given}, {"text": "So does mine.", "rating": 0}]
+    quotes = Section.model_validate({"id": "q", "kind": "quotes", "layout": "chorus", "content": {"items": items}})
+    page = made.pages[0].model_copy(update={"sections": [quotes]})
+    whole = made.model_copy(update={"pages": [page, *made.pages[1:]]})
+    found = lxml_html.fromstring(render_page(whole, whole.system(), page)).find_class("rating")
+    assert [one.get("aria-label") for one in found] == [told] and found[0].get("role") == "img"
+    assert len(list(found[0].iter("g"))) == 5 and len(found[0].find_class("given")) == math.ceil(given)
+    css = "".join(data.decode() for name, data in render(whole, whole.system()).items() if name.endswith(".css"))
+    assert ".rating .given{fill:currentColor}" in css

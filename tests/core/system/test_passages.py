@@ -124,3 +124,18 @@ def test_lists_in_files_keep_their_lines() -> None:
     plain = "Preise\n\nErwachsene: 12 €\nKinder: 6 €\n\nÜber uns\n\nSeit 1994 sind wir hier\nund bleiben auch hier.\n"
     texts = {one.heading: one.text for one in read("b.txt", plain, False).sightings if isinstance(one, TextSeen)}
     assert texts["Preise"] == "Erwachsene: 12 €\nKinder: 6 €" and "\n" not in texts["Über uns"]
+
+
+@pytest.mark.parametrize(
+    ("line", "rating"),
+    [
+        ("★★★★★ “It has held coal since I was married.” — Edie Marlow", "5"),
+        ("“It has held coal since I was married.” — Edie Marlow ★★★★☆", "4"),
+        ("★★★½ “It has held coal since I was married.” — Edie Marlow", "3.5"),
+        ("“It has held coal since I was married.” — Edie Marlow", None),
+    ],
+)
+def test_stars_beside_a_quote_are_what_was_given(line: str, rating: str | None) -> None:
+    (found,) = [one for one in passages(ClientText(text=line), "en") if one.kind == "quotes"]
+    assert found.items[0].get("rating") == rating
+    assert found.items[0]["text"] == "It has held coal since I was married." and found.items[0]["name"] == "Edie Marlow"

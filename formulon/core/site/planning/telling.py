@@ -386,7 +386,11 @@ class Telling(Topics):
     def _cut(self, kind: str, item: Item) -> dict[str, Any]:
         """An item as the slots of a kind take it."""
         slots = CATALOGUE[kind].slots["items"].items
-        return {name: shorten_lines(text, slots[name].most) for name, text in item.items() if name in slots}
+        return {
+            name: shorten_lines(text, slots[name].most) if slots[name].type == "text" else float(text)
+            for name, text in item.items()
+            if name in slots
+        }
 
 
 def parted(items: Sequence[T], at_most: int) -> Iterator[list[T]]:

@@ -42,6 +42,7 @@ class SlotType(ABC):
     set_in_type = False  # one text in one step of the scale, whose lines are told by its box
     picture = False  # a picture, which stands in a region with proportions
     collection = False  # a list of items that have slots of their own
+    high = 0.0  # its height in em of running text, where it is always the same
     drawn_as: Literal["text", "picture", "button", "block"] = "block"  # in a layout's sketch
 
     @abstractmethod

@@ -33,6 +33,8 @@ _PRICE = re.compile(rf"^(?P<title>\S.*?)[\s:.…·|–—-]*(?<=[\s:.…·|–�
 _MOMENT = re.compile(r"^(?P<when>(?:1[0-9]|20)\d\d(?:\s?[–-]\s?(?:1[0-9]|20)?\d\d)?)\s?[:.,–—-]?\s+(?P<what>\S.+)$")
 _STEP = re.compile(r"^(?P<number>\d{1,2})[.)]\s+(?P<text>\S.+)$")
 _QUOTE = re.compile(r"^[“„«»\"「‚‘](?P<text>[^“„«»\"「」]{15,1200}?)[”“»«\"」’‘]\s*(?P<by>.{0,120})$")
+_STARS = r"(?P<given>[★⭐]{1,5})(?P<half>½?)(?P<open>☆{0,4})"
+_STARS_FIRST, _STARS_LAST = re.compile(rf"^{_STARS}\s*"), re.compile(rf"\s*{_STARS}$")
 _BY = re.compile(r"^\s*[,(]?\s*[—–-]?\s*(?P<name>[^,()]{2,60})(?:[,(]\s*(?P<role>[^()]{2,80})\)?)?$")
 _PERSON = re.compile(r"^(?P<name>[^,:–—(\d]{3,50}?)\s?(?:,|:|\s[–—-])\s+(?P<rest>\S.{1,300})$")
 _WAY = re.compile(r"^(?P<title>[^:.]{2,40}):\s+(?P<text>\S.{5,400})$")
@@ -188,7 +190,8 @@ def _titled(text: str) -> Item:
 def _quotes(lines: list[str]) -> Iterator[tuple[Item, int]]:
     at = 0
     while at < len(lines):
-        found = _QUOTE.match(lines[at]) if len(lines[at]) <= 4 * _LONGEST else None
+        line, stars = _starred(lines[at])
+        found = _QUOTE.match(line) if len(line) <= 4 * _LONGEST else None
         if not found:
             return
         taken, by = 1, found["by"].strip()
@@ -197,13 +200,23 @@ def _quotes(lines: list[str]) -> Iterator[tuple[Item, int]]:
         told = _BY.match(by) if by else None
         if by and not told:
             return  # a sentence that goes on after words in quotation marks
-        item = {"text": found["text"].strip()}
+        item = {"text": found["text"].strip()} | stars
         if told:
             item["name"] = told["name"].strip()
             if told["role"]:
                 item["role"] = told["role"].strip()
         yield item, taken
         at += taken
+
+
+def _starred(line: str) -> tuple[str, Item]:
+    """A line without the stars at its start or its end, and how many of five they give: "★★★★½", "★★★★☆"."""
+    for pattern in (_STARS_FIRST, _STARS_LAST):
+        found = pattern.search(line)
+        if found and len(found["given"]) + len(found["half"]) + len(found["open"]) <= 5:
+            given = len(found["given"]) + 0.5 * bool(found["half"])
+            return (line[: found.start()] + line[found.end() :]).strip(), {"rating": f"{given:g}"}
+    return line, {}
 
 
 def _questions(lines: list[str], language: str) -> Iterator[tuple[Item, int]]:

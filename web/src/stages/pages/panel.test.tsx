@@ -6,6 +6,7 @@ import { changesOf, choicesOf, draw, LIBRARY, PAGES, workbench, type MadeUp } fr
 import type { Row } from './rows';
 import { SectionPanel } from './SectionPanel';
 import { linesOfWays, waysOf } from './editors/MapEditor';
+import { RatingEditor } from './editors/RatingEditor';
 import { SlotEditors } from './SlotEditors';
 
 vi.mock('./PictureSlot', () => ({ PictureSlot: () => <p>A picture</p> }));
@@ -328,5 +329,32 @@ describe('slots that cannot be edited on the page', () => {
       brand: workbench(),
     });
     expect(screen.queryAllByRole('button')).toEqual([]);
+  });
+});
+
+describe('stars that were given', () => {
+  const slot = { path: 'items/rating', label: 'Stars given', type: 'rating', blank: 5, most: 0, one: '' };
+  const editor = (value: unknown, put = vi.fn(), disabled = false) => {
+    const row = rows()[0]!;
+    const props = { path: 'items/0/rating', label: 'Stars given 1', slot, row, pageId: 'home', disabled, put };
+    draw(<RatingEditor {...props} value={value} />);
+    return put;
+  };
+
+  it('are added, changed and taken out', async () => {
+    const put = editor(4);
+    const select = screen.getByLabelText('Stars given 1');
+    await userEvent.selectOptions(select, '4.5 of 5');
+    await userEvent.selectOptions(select, 'none');
+    expect(put.mock.calls).toEqual([
+      ['items/0/rating', 4.5, 'Stars given 1: 4.5 of 5'],
+      ['items/0/rating', null, 'Stars given 1 taken out'],
+    ]);
+  });
+
+  it('are not there until somebody adds them', async () => {
+    const put = editor(undefined);
+    await userEvent.click(screen.getByRole('button', { name: /Stars given 1/ }));
+    expect(put).toHaveBeenCalledTimes(1);
   });
 });

@@ -17,6 +17,7 @@ KIND = Kind(
             one="Quote",
             most=9,
             items={
+                "rating": Slot("Stars given", "rating"),
                 "text": Slot("Words", tag="blockquote", step="intro", ink="heading", most=500),
                 "name": Slot("Name", step="label", ink="heading", most=80),
                 "role": Slot("Role", step="fine", ink="quiet", most=120),
@@ -38,7 +39,9 @@ KIND = Kind(
                                 "portrait": Region(
                                     ("picture",), Place((1, 2), row=1, ratio=(1, 1)), phone=_FACE, picture="card"
                                 ),
-                                "words": Region(("text", *_PERSON), Place((3, 11), row=1, gap="2"), phone=Place(gap="2")),
+                                "words": Region(
+                                    ("rating", "text", *_PERSON), Place((3, 11), row=1, gap="2"), phone=Place(gap="2")
+                                ),
                             }
                         },
                         Tracks(12),
@@ -59,7 +62,7 @@ KIND = Kind(
                     items=Collection(
                         {
                             "quote": {
-                                "words": Region(("text",)),
+                                "words": Region(("rating", "text"), Place(gap="2"), phone=Place(gap="2")),
                                 "person": Region(_PERSON, Place(gap="1"), phone=Place(gap="1")),
                             }
                         },
@@ -84,7 +87,7 @@ KIND = Kind(
                     items=Collection(
                         {
                             "quote": {
-                                "words": Region(("text",)),
+                                "words": Region(("rating", "text"), Place(gap="2"), phone=Place(gap="2")),
                                 "person": Region(_PERSON, Place(gap="1"), phone=Place(gap="1")),
                             }
                         },

@@ -6,6 +6,7 @@ import { ItemsEditor } from './ItemsEditor';
 import { LongEditor } from './LongEditor';
 import { MapEditor } from './MapEditor';
 import { PictureEditor } from './PictureEditor';
+import { RatingEditor } from './RatingEditor';
 import { TableEditor } from './TableEditor';
 import { TextEditor } from './TextEditor';
 
@@ -19,4 +20,5 @@ export const EDITORS: Record<string, ComponentType<EditorProps>> = {
   table: TableEditor,
   form: FormEditor,
   map: MapEditor,
+  rating: RatingEditor,
 };
