@@ -135,7 +135,7 @@ def faults(tab: Page, address: str, widths: tuple[int, ...]) -> list[str]:
 
 
 @pytest.mark.parametrize("brand", BRANDS)
-@pytest.mark.parametrize("header", ["bar", "masthead"])
+@pytest.mark.parametrize("header", ["bar", "masthead", "wings"])
 def test_no_brand_breaks_its_pages(tab: Page, static: tuple[Path, str], brand: str, header: str) -> None:
     site = plan(Identity.model_validate(BRANDS[brand]))
     site.frame.header.layout = header

@@ -23,7 +23,8 @@ from formulon.core.color.treatment import Treatment
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import ground_at, on_card
 from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px
-from formulon.core.site.header import name_room, name_scale, rows
+from formulon.core.site.header import has_strip, more, name_room, name_scale, rows
+from formulon.core.site.header import names as header_names
 from formulon.core.site.kind import Slot
 from formulon.core.site.layout import HEADINGS
 from formulon.core.site.render import WIDTHS, names_beside
@@ -115,7 +116,19 @@ class Prediction:
 
     def header(self, page: Page) -> Iterator[Fact]:
         section = self.site.frame.header
-        yield from self.links(page, section, [p.name for p in self.site.header_menu()], True, "links")
+        shown, folded = header_names(self.site)
+        yield from self.links(page, section, [*shown, *folded], True, "links")
+        if folded:
+            yield from self.runs(
+                PagePlace(page.id, section.id, "more"), more(self.site), "summary", "label", section.ground, "body"
+            )
+        if has_strip(self.site):
+            contact = self.site.identity.contact
+            ways = [way for way in (contact.phone, contact.email) if way]
+            yield from self.links(page, section, ways, True, "strip")
+            if contact.address:
+                place = PagePlace(page.id, section.id, "strip/address")
+                yield from self.runs(place, contact.address, "span", "label", section.ground, "body")
         chosen = self.system.mark(section.ground).mark
         mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
         if mark:

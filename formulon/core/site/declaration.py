@@ -62,7 +62,7 @@ def layout_faults(kind: Kind, layout: Layout, parts: frozenset[str] = frozenset(
             yield f"{path} is to grow, and is no headline, or by too much."
     if any(axis not in Character.model_fields or not -2 <= lean <= 2 for axis, lean in layout.leans.items()):
         yield "It leans to an end of what is no axis of character, or by more than 2."
-    for width in CLASSES:
+    for width in () if layout.measured else CLASSES:
         yield from _together(layout, width)
 
 

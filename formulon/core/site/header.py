@@ -5,7 +5,7 @@ and below which the pages are behind a menu that opens without a script. Worked 
 from functools import lru_cache
 
 from formulon.core.site.geometry import GRID_FROM, action_size, content_width, px
-from formulon.core.site.kinds.header.kind import MARK, SIDES, SPACE
+from formulon.core.site.kinds.header.kind import HEADS, MOST_NAMES, Head
 from formulon.core.site.phrases import phrases
 from formulon.core.site.site import Site
 from formulon.core.system.facets.lockup import size_of
@@ -18,6 +18,7 @@ NARROWEST, WIDEST, _EVERY = 320, 1920, 16  # px of viewport that are looked at
 NEVER = 99_999
 _LINES, _LEAST, _STEP = 2, 0.6, 0.05  # lines that a name may take on the narrowest phone, and how much smaller it may be
 _MENU_EM = 1.75  # the menu's icon and the space beside it
+_UNFOLD_EM = 1.5  # the mark beside what unfolds
 _SPARE = 4.0  # px
 
 
@@ -40,8 +41,8 @@ class _Asked:
 
     def __init__(self, site: Site, system: System) -> None:
         self.site, self.system = site, system
-        names = tuple(page.name for page in site.header_menu())
-        self.key = id(system), site.frame.header.model_dump_json(), names, site.identity.name, site.identity.language
+        shown = tuple(page.name for page in site.header_menu())
+        self.key = id(system), site.frame.header.model_dump_json(), shown, site.identity.name, site.identity.language
 
     def __hash__(self) -> int:
         return hash(self.key)
@@ -68,7 +69,7 @@ def _rows(asked: _Asked) -> dict[str, int]:
                 found[name] = viewport
         if viewport not in found.values():
             break  # what does not fit here is not looked at below
-    if site.frame.header.layout == "masthead":
+    if head(site).row == "never":
         found["row"] = NEVER
     return found
 
@@ -87,12 +88,46 @@ def _fits(site: Site, system: System, viewport: int, scale: float) -> dict[str, 
 
     # On phones a name of two lines over a row of names would leave no room for the page.
     lines = 1 if viewport < GRID_FROM else _LINES
-    sides = SIDES[site.frame.header.layout]
+    asked = head(site)
+    along = mark + beside + (links + gap if links else 0.0)
+    if asked.row == "centre":
+        along = mark + 2 * max(links + gap, beside)
+    elif asked.row == "wings":
+        first, last = _wings(site, system, viewport)
+        along = mark + 2 * max(first + gap, last + gap + beside)
     return {
         "menu": holds(content - beside - _menu_width(site, system, viewport) - gap, _LINES),
-        "rows": holds(content - sides * beside, lines) and links + _SPARE <= content,
-        "row": mark + beside + (links + gap if links else 0.0) + _SPARE <= content,
+        "rows": holds(content - asked.sides * beside, lines) and links + _SPARE <= content,
+        "row": along + _SPARE <= content,
     }
+
+
+def head(site: Site) -> Head:
+    """What is asked of the header's layout."""
+    return HEADS[site.frame.header.layout]
+
+
+def names(site: Site) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    """The names of pages that stand in the header's row, and those that unfold under a last entry, where there are too many."""
+    found = tuple(one.name for one in site.header_menu())
+    return (found, ()) if len(found) <= MOST_NAMES else (found[: MOST_NAMES - 1], found[MOST_NAMES - 1 :])
+
+
+def more(site: Site) -> str:
+    """What the entry is called under which further pages unfold."""
+    return phrases(site.identity.language).say("more") or "…"
+
+
+def has_strip(site: Site) -> bool:
+    """Whether ways to reach the brand stand over the header: where that is wanted and one is known."""
+    contact = site.identity.contact
+    return site.choices.header_strip and bool(contact.phone or contact.email or contact.address)
+
+
+def half(site: Site) -> int:
+    """How many entries stand before a mark in the middle of them."""
+    shown, folded = names(site)
+    return -(-(len(shown) + bool(folded)) // 2)
 
 
 def name_room(site: Site, system: System, viewport: int, at: dict[str, int]) -> float:
@@ -115,10 +150,10 @@ def header_css(template: str, site: Site, system: System) -> str:
         template += f"@media (max-width:{GRID_FROM - 1}px){{.mark-name{{font-size:calc({scale:g}*var(--type-h3-size))}}}}\n"
     for name, width in rows(site, system).items():
         template = template.replace(f"{name.upper()}px", f"{width}px")
-    layout = site.frame.header.layout
-    if MARK[layout] != 1:
-        template += f".mark--header {{\n  height: calc({MARK[layout]:g} * var(--mark-header-height));\n}}\n"
-    return template.replace("SPACE", SPACE[layout])
+    asked = head(site)
+    if asked.mark != 1:
+        template += f".mark--header {{\n  height: calc({asked.mark:g} * var(--mark-header-height));\n}}\n"
+    return template.replace("SPACE", asked.space).replace("HALF", str(half(site)))
 
 
 def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tuple[float, bool]:
@@ -130,7 +165,7 @@ def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tupl
     if mark is None:
         return name, True
     width, height = size_of(mark)
-    high = px(system, "mark/header-height", viewport) * MARK[site.frame.header.layout]
+    high = px(system, "mark/header-height", viewport) * head(site).mark
     drawn = high * width / height
     plate = system.mark(site.frame.header.ground).plate
     room = high * float(system.tokens["mark/clear-space"].value) if "mark/clear-space" in system.tokens else 0.0
@@ -149,11 +184,24 @@ def _name_lines(site: Site, system: System, viewport: int, scale: float, room: f
 
 
 def _links_width(site: Site, system: System, viewport: int) -> float:
-    space = f"space/{SPACE[site.frame.header.layout]}"
-    step, gap, least = system.steps["label"], px(system, space, viewport), px(system, "button/least", viewport)
-    names, size = tuple([page.name for page in site.header_menu()]), step.size(viewport)
-    wide = [max(least, size * em) for em in _ems(step, site.identity.language, names)]
-    return sum(wide) + gap * (len(wide) - 1) if wide else 0.0
+    wide = _link_widths(site, system, viewport)
+    return sum(wide) + px(system, f"space/{head(site).space}", viewport) * (len(wide) - 1) if wide else 0.0
+
+
+def _wings(site: Site, system: System, viewport: int) -> tuple[float, float]:
+    """Widths in px of the names before a mark in the middle and of those after it."""
+    wide, gap, first = _link_widths(site, system, viewport), px(system, f"space/{head(site).space}", viewport), half(site)
+    before, after = (sum(part) + gap * max(0, len(part) - 1) for part in (wide[:first], wide[first:]))
+    return before, after
+
+
+def _link_widths(site: Site, system: System, viewport: int) -> list[float]:
+    step, least = system.steps["label"], px(system, "button/least", viewport)
+    shown, folded = names(site)
+    size = step.size(viewport)
+    wide = [max(least, size * em) for em in _ems(step, site.identity.language, shown)]
+    unfolds = [max(least, size * (em + _UNFOLD_EM)) for em in _ems(step, site.identity.language, (more(site),))]
+    return wide + (unfolds if folded else [])
 
 
 @lru_cache(maxsize=256)

@@ -48,6 +48,11 @@ def section_html(view: "View", environment: jinja2.Environment, section: Section
     )
 
 
+def header_strip(view: "View", environment: jinja2.Environment) -> Markup:
+    """The ways to reach the brand that stand over the header."""
+    return Markup(_template(environment, "header").strip(view).strip() + "\n")
+
+
 def _lines(region: Region, items: Collection) -> str:
     """The classes of a ruled collection; one under another, the last has a line under it too."""
     closed = " items--closed" if items.at.span >= region.at.columns() else ""

@@ -14,6 +14,8 @@ from formulon.core.site import motif_drawn as motif
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import item_grounds, region_ground
 from formulon.core.site.catalogue import CATALOGUE, class_of_layout
+from formulon.core.site.header import has_strip, more
+from formulon.core.site.header import names as header_names
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot
@@ -22,7 +24,7 @@ from formulon.core.site.mail import mail_to
 from formulon.core.site.markup import breakable, emphasised, html, with_gaps
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
-from formulon.core.site.regions import section_html
+from formulon.core.site.regions import header_strip, section_html
 from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.sheets import fitted_css, minified, placed_css, placed_of, preview_tokens, style_css, used_in
 from formulon.core.site.site import Asset, MenuEntry, Page, Section, Site
@@ -357,7 +359,18 @@ class View:
 
     def header_navigation(self) -> list[tuple[str, str, bool]]:
         """The same for what stands in the header."""
-        return [self._entry(one) for one in self.site.header_menu()]
+        return [self._entry(one) for one in self.site.header_menu()[: len(header_names(self.site)[0])]]
+
+    def header_folded(self) -> list[tuple[str, str, bool]]:
+        """The same for what unfolds there."""
+        return [self._entry(one) for one in self.site.header_menu()[len(header_names(self.site)[0]) :]]
+
+    def more(self) -> str:
+        return more(self.site)
+
+    def strip(self) -> Markup:
+        """Ways to reach the brand over the header; nothing where they are not wanted, or none is known."""
+        return header_strip(self, environment()) if has_strip(self.site) else Markup("")
 
     def _entry(self, entry: MenuEntry) -> tuple[str, str, bool]:
         return entry.name, self.href(entry.to), entry.page == self.page.id and not entry.section

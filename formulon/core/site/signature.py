@@ -27,6 +27,7 @@ class Held:
     row: int
     bleeds: tuple[bool, bool]
     over: bool
+    named: str = ""  # of a part that is neither words nor a picture: its slot
     tracks: tuple[int, ...] = ()
     inside: tuple[tuple[int, int, int], ...] = ()  # of an item's parts: first and last column, and row
 
@@ -64,7 +65,8 @@ def _signature(layout: Layout, picture: float) -> Signature:
         parts = region.items.usual.values() if region.items else ()
         inside = tuple((*part.at.within(tracks[0]), part.at.row) for part in parts)
         over = region.card or region.behind or "top" in place.bleed
-        made.append(Held(_holds(region), first, last, row, bleeds, over, tracks, inside))
+        what = _holds(region)
+        made.append(Held(what, first, last, row, bleeds, over, region.slots[0] if what == "part" else "", tracks, inside))
     return Signature(tuple(made), round(picture, 3))
 
 
@@ -91,19 +93,18 @@ def _lead_is_at_end(layout: Layout) -> bool:
 
 def likeness(one: Signature, two: Signature) -> float:
     """How alike two layouts are, 0–1; 1 for the same or a mirror image."""
-    pairs, left = 0.0, list(two.regions)
-    for held in one.regions:
-        scored = sorted(((_alike(held, other), index) for index, other in enumerate(left)), reverse=True)
-        if scored and scored[0][0] > 0:
-            pairs += scored[0][0]
-            left.pop(scored[0][1])
+    scored = [(_alike(a, b), i, j) for i, a in enumerate(one.regions) for j, b in enumerate(two.regions)]
+    pairs, first, second = 0.0, set[int](), set[int]()
+    for score, i, j in sorted(scored, key=lambda made: (-made[0], made[1] + made[2])):  # the best pairs first, in either order
+        if score > 0 and i not in first and j not in second:
+            pairs, first, second = pairs + score, first | {i}, second | {j}
     most = max(len(one.regions), len(two.regions), 1)
     picture = 1 - abs(one.picture - two.picture)
     return (1 - _PICTURE) * pairs / most + _PICTURE * picture
 
 
 def _alike(one: Held, two: Held) -> float:
-    if one.what != two.what:
+    if (one.what, one.named) != (two.what, two.named):
         return 0.0
     shared = min(one.last, two.last) - max(one.first, two.first) + 1
     whole = max(one.last, two.last) - min(one.first, two.first) + 1

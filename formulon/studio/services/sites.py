@@ -178,6 +178,8 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
         style.buttons.small_in_header,
         style.logo.name_beside and bool(symbols & set(marks)),
         style.logo.plates,
+        style.header_strip,
+        style.header_stays,
         style.grain > 0,
         style.motif.model_dump(exclude={"size", "strength"}),
         [style.pins.get(path) for path in ("motif/order", "motif/room")],

@@ -1288,6 +1288,18 @@ export interface components {
              */
             footer: string;
             /**
+             * Header Strip
+             * @description Telephone, mail and address stand over the header.
+             * @default false
+             */
+            header_strip: boolean;
+            /**
+             * Header Stays
+             * @description The header stays in sight while a page is scrolled.
+             * @default false
+             */
+            header_stays: boolean;
+            /**
              * Arrangement
              * @description Which of the planner's arrangements the pages have.
              * @default 0

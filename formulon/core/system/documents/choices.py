@@ -219,6 +219,8 @@ class Choices(Model):
         default="", max_length=40, description="The layout that the planner gives the header; its own pick where empty."
     )
     footer: str = Field(default="", max_length=40, description="The same for the footer.")
+    header_strip: bool = Field(default=False, description="Telephone, mail and address stand over the header.")
+    header_stays: bool = Field(default=False, description="The header stays in sight while a page is scrolled.")
     arrangement: int = Field(default=0, ge=0, le=9999, description="Which of the planner's arrangements the pages have.")
     density: float = Field(default=1, ge=0.6, le=1.5, description="Factor on the space between and in sections.")
     scale: Scale = Field(default_factory=Scale)

@@ -7,6 +7,7 @@ import { useActions, useShown } from '../../bench/useBench';
 import type { Bench } from '../../bench/bench';
 import { read } from './marks';
 import { Compose } from './Compose';
+import { HeaderChoices } from './HeaderChoices';
 import { LayoutSketch } from './LayoutSketch';
 import { OnPicture } from './OnPicture';
 import type { PictureValue } from './PictureSlot';
@@ -140,6 +141,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
                     )}
                   </div>
                 )}
+                {row.section.kind === 'header' && <HeaderChoices disabled={disabled} />}
                 {row.section.source && <p className="soft frame-ground">Its words come from {row.section.source}.</p>}
                 {row.document !== FRAME && brand.pages.length === 1 && (
                   <Editable

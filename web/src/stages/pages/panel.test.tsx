@@ -332,6 +332,24 @@ describe('slots that cannot be edited on the page', () => {
   });
 });
 
+describe('the header', () => {
+  const header = { id: 'header', kind: 'header', layout: 'bar', ground: 'navigation', content: {} };
+  const page = { ...HOME, sections: [header] } as unknown as Page;
+
+  it('stays in sight, and has ways to reach the brand over it where any is known', async () => {
+    const { bench, unmount } = panel(page);
+    await userEvent.click(screen.getByLabelText('stays in sight while a page is scrolled'));
+    await userEvent.click(screen.getByLabelText('telephone, mail and address over it'));
+    expect(changesOf(bench)).toEqual([
+      ['Header stays in sight', 'choices: add /header_stays true'],
+      ['Ways to reach the brand over the header', 'choices: add /header_strip true'],
+    ]);
+    unmount();
+    panel(page, { choices: { ...workbench().choices.body, header_strip: true } });
+    expect(screen.getByText('None of them is known yet: write them in the brief.')).toBeInTheDocument();
+  });
+});
+
 describe('stars that were given', () => {
   const slot = { path: 'items/rating', label: 'Stars given', type: 'rating', blank: 5, most: 0, one: '' };
   const editor = (value: unknown, put = vi.fn(), disabled = false) => {

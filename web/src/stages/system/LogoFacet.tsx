@@ -51,6 +51,9 @@ export function LogoFacet() {
               <span role="group" aria-label="Place in the header">
                 {[
                   { value: 'bar', name: 'left' },
+                  { value: 'tiers', name: 'left above' },
+                  { value: 'centre', name: 'in the middle' },
+                  { value: 'wings', name: 'between the pages' },
                   { value: 'masthead', name: 'centred above' },
                 ].map((one) => (
                   <button
