@@ -55,6 +55,16 @@ export const PAGES = [
 ] as unknown as Page[];
 
 export const LIBRARY = {
+  drawings: [
+    {
+      id: 'boat',
+      says: 'boat',
+      words: ['boat', 'sail', 'bateau'],
+      season: 'summer',
+      svg: '<path class="f3" d="M0 0"/>',
+    },
+    { id: 'flake', says: 'snow', words: ['snow', 'winter'], season: 'winter', svg: '<path class="f2" d="M0 0"/>' },
+  ],
   kinds: [
     {
       id: 'hero',
@@ -161,6 +171,7 @@ export function workbench(more: Partial<Workbench> = {}): Workbench {
     system: SYSTEM,
     releases: [],
     layouts: [],
+    pictures: [],
     history: { undo: null, redo: null },
     address: 'http://127.0.0.1/one/',
     changed_since_release: false,

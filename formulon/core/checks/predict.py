@@ -27,6 +27,7 @@ from formulon.core.site.header import has_strip, more, name_room, name_scale, ro
 from formulon.core.site.header import names as header_names
 from formulon.core.site.kind import Slot
 from formulon.core.site.layout import HEADINGS
+from formulon.core.site.pictures import TOKENS
 from formulon.core.site.render import WIDTHS, names_beside
 from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.site import FRAME, Page, Section, Site
@@ -246,7 +247,7 @@ class Prediction:
 
     def paints(self, scheme: Scheme) -> tuple[RGB, ...]:
         """The colours in which drawings are drawn in a scheme."""
-        return tuple(from_hex(self.system.css(f"picture/{number}", scheme)) for number in range(1, 6))
+        return tuple(from_hex(self.system.css(f"picture/{number}", scheme)) for number in range(1, TOKENS + 1))
 
     def words(self, place: PagePlace, label: str, text: str) -> Words:
         """The raw text of a slot."""

@@ -26,7 +26,6 @@ from formulon.core.site.values import Picture
 
 OpenBlob = Callable[[str], bytes]
 NATURAL = Treatment()
-_TOKENS = 5  # colours of a drawing
 
 
 @dataclass(frozen=True, slots=True)
@@ -175,7 +174,7 @@ def _crop(picture: Backdrop, width: int, height: int, focus: tuple[float, float]
         rgb = cropped(_photograph(picture), width, height, focus)
         return np.concatenate([rgb, np.full((height, width, 1), 255, dtype=np.uint8)], axis=-1)
     if picture.kind == "drawn":
-        rules = "".join(f".f{n}{{fill:rgb({n * 40},0,0)}}" for n in range(1, _TOKENS + 1))
+        rules = "".join(f".f{n}{{fill:rgb({n * 40},0,0)}}" for n in range(1, pictures.TOKENS + 1))
         drawing = (
             f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {pictures.WIDTH} {pictures.HEIGHT}" '
             f'shape-rendering="crispEdges"><style>{rules}</style>{pictures.draw(picture.key)}</svg>'

@@ -118,6 +118,8 @@ def box_in(layout: Layout, slot: str, width: Class, count: int = 0) -> Box | Non
     if layout.measured:
         return Box(MARGIN, CONTENT)
     parts = slot.split("/")
+    if len(parts) == 3 and (same := _twin(layout, int(parts[1]), width, count)) != int(parts[1]):
+        return box_in(layout, f"{parts[0]}/{same}/{parts[2]}", width, count)
     for region in layout.regions.values():
         if parts[0] not in region.slots or region.behind:
             continue
@@ -128,6 +130,20 @@ def box_in(layout: Layout, slot: str, width: Class, count: int = 0) -> Box | Non
             return _slot(region, slot, width, COLUMNS, start, room)
         return _item(region, region.items, parts[2], int(parts[1]), count, width, start, room)
     return None
+
+
+@lru_cache(maxsize=8192)
+def _twin(layout: Layout, index: int, width: Class, count: int) -> int:
+    """The first of some items that stands in the same columns and has the same form as one of them."""
+    if layout.collection is None:
+        return index
+    _, region, items = layout.collection
+    tracks = items.tracks(width)
+    spans, columns = tracks.spans(count), COLUMNS if width == "phone" else region.place(width).columns()
+    if index >= len(spans):
+        return index
+    stands = [(sum(spans[:one]) % columns, spans[one], tracks.form(one, count)) for one in range(index + 1)]
+    return stands.index(stands[index])
 
 
 def _region(place: Place, width: Class) -> tuple[Length, Length]:

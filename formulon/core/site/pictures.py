@@ -1,12 +1,12 @@
-"""The picture library's stand-in: deterministic drawings in the brand's own colours.
+"""Drawings in the brand's own colours, the same for the same seed: abstract ones, and subjects (drawings/).
 
-A drawing is SVG whose fills are the tokens --picture-1 to --picture-5, so that it follows the system. A real picture
-library takes its place behind the same two functions.
+A drawing is SVG whose fills are the tokens --picture-1 to --picture-6, so that it follows the system.
 """
 
 import io
 import math
 import random
+import re
 from collections.abc import Callable
 from functools import lru_cache
 
@@ -16,9 +16,12 @@ from PIL import Image
 
 from formulon.core.color.difference import difference
 from formulon.core.color.srgb import RGB, from_hex
+from formulon.core.site.drawings import SUBJECTS, Subject, drawn
+from formulon.core.site.drawings import sample as drawn_sample
 from formulon.core.system.system import Scheme, System
 
 WIDTH, HEIGHT = 160, 120
+TOKENS = 6  # the colours in which is drawn
 SWEEP = (4, 2, 3)  # the arcs beside a call to action
 _SEEN = 8.0  # ΔE2000 from which a shape is told from what it lies on at a glance (common practice)
 _Draw = Callable[[random.Random], str]
@@ -108,7 +111,7 @@ def _facets(r: random.Random) -> str:
     return "".join(parts)
 
 
-KINDS: dict[str, tuple[str, _Draw]] = {
+ABSTRACT: dict[str, tuple[str, _Draw]] = {
     "hills": ("Hills under a disc, drawn in the brand's colours", _hills),
     "arcs": ("Arcs one within another, drawn in the brand's colours", _arcs),
     "weave": ("A woven pattern, drawn in the brand's colours", _weave),
@@ -116,6 +119,27 @@ KINDS: dict[str, tuple[str, _Draw]] = {
     "steps": ("Rounded steps that rise, drawn in the brand's colours", _steps),
     "facets": ("Facets around a disc, drawn in the brand's colours", _facets),
 }
+# Which abstract drawings go with what a mark is made of: rings and arcs, straight edges, or neither more than the other.
+_WITH_MARK = {"round": ("arcs", "discs", "steps", "hills"), "straight": ("facets", "weave", "steps"), "both": tuple(ABSTRACT)}
+_DRAWN_ROUND = re.compile(r"<(?:circle|ellipse)|[CcSsQqAa]")
+_PATHS = re.compile(r'\bd="([^"]*)"')
+
+
+def _of(subject: Subject) -> tuple[str, _Draw]:
+    return f"{subject.says.capitalize()}, drawn in the brand's colours", lambda dice: drawn(subject, dice)
+
+
+KINDS: dict[str, tuple[str, _Draw]] = {**ABSTRACT, **{name: _of(one) for name, one in SUBJECTS.items()}}
+
+
+def with_mark(svg: str) -> tuple[str, ...]:
+    """The abstract drawings that go with a mark: told by whether its outlines are curves or straight lines."""
+    if not svg:
+        return _WITH_MARK["both"]
+    text = "".join(_PATHS.findall(svg)) + " ".join(re.findall(r"<(?:circle|ellipse|rect|polygon|line)", svg))
+    curves, lines = len(_DRAWN_ROUND.findall(text)), len(re.findall(r"[LlHhVv]|<(?:rect|polygon|line)", text))
+    whole = curves + lines
+    return _WITH_MARK["both" if not whole or 0.35 < curves / whole < 0.65 else "round" if curves > lines else "straight"]
 
 
 def draw(source: str) -> str:
@@ -125,10 +149,15 @@ def draw(source: str) -> str:
     return KINDS[kind][1](random.Random(f"{kind}/{seed}"))
 
 
+def sample(kind: str) -> str:
+    """A drawing as it is shown among others, to be chosen: the inner SVG."""
+    return drawn_sample(SUBJECTS[kind]) if kind in SUBJECTS else draw(f"drawn:{kind}/7")
+
+
 @lru_cache(maxsize=512)
 def shares(source: str) -> dict[int, float]:
     """Share, 0–1, of a drawing's area by the number of its token. Measured on a raster without smoothing."""
-    rules = "".join(f".f{n}{{fill:rgb({n * 40},0,0)}}" for n in range(1, 6))
+    rules = "".join(f".f{n}{{fill:rgb({n * 40},0,0)}}" for n in range(1, TOKENS + 1))
     svg = (
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH} {HEIGHT}" shape-rendering="crispEdges">'
         f"<style>{rules}</style>{draw(source)}</svg>"
@@ -151,7 +180,7 @@ def seen_on(system: System, ground: str, wanted: tuple[int, ...], scheme: Scheme
     under = {one: from_hex(system.css(f"ground/{ground}/background", one)) for one in schemes}
     made: list[int] = []
     for number in wanted:
-        line = [number, *(other for other in range(1, 6) if other != number)]
+        line = [number, *(other for other in range(1, TOKENS + 1) if other != number)]
         found = next((other for other in line if _seen(system, other, under)), number)
         made.append(found)
         under = {one: from_hex(system.css(f"picture/{found}", one)) for one in schemes}

@@ -35,9 +35,11 @@ from formulon.core.site.documents import (
     page_of,
     planned,
 )
+from formulon.core.site.drawings import SUBJECTS
 from formulon.core.site.kind import Kind
 from formulon.core.site.layout import Layout
 from formulon.core.site.phrases import offered
+from formulon.core.site.pictures import ABSTRACT, sample
 from formulon.core.site.render import WIDTHS
 from formulon.core.site.sheets import preview_tokens
 from formulon.core.site.site import Asset, Site
@@ -275,6 +277,7 @@ def library() -> library_shapes.Library:
             )
             for name, kind in CATALOGUE.items()
         ],
+        drawings=drawing_cards(),
         grounds=list(GROUNDS),
         widths=list(WIDTHS),
         organisations=[
@@ -287,6 +290,22 @@ def library() -> library_shapes.Library:
         languages=[library_shapes.LanguageCard(**one._asdict()) for one in offered()],
         system_forms=[library_shapes.FormCard(id=form.id, label=form.label) for form in SYSTEM_FORMS.values()],
     )
+
+
+def drawing_cards() -> list[library_shapes.DrawingCard]:
+    """The drawings of the library: the abstract ones first."""
+    abstract = [
+        library_shapes.DrawingCard(id=name, says=name, words=[name, "abstract", *said.lower().split(",")[0].split()], season="", svg=sample(name))
+        for name, (said, _) in ABSTRACT.items()
+    ]  # fmt: skip
+    subjects = [
+        library_shapes.DrawingCard(
+            id=one.id, says=one.says, words=[word for several in one.words.values() for word in several], season=one.season,
+            svg=sample(one.id),
+        )
+        for one in SUBJECTS.values()
+    ]  # fmt: skip
+    return abstract + subjects
 
 
 def sources_of(brand: Brand) -> source_shapes.Sources:

@@ -43,6 +43,17 @@ class SlotCard(Shape):
     one: str
 
 
+class DrawingCard(Shape):
+    """A drawing of the library: what it shows, the words by which it is found, its season, and a sample as the inner SVG of a board of
+    160 by 120, whose fills are classes f1 to f6 for the tokens picture/1 to picture/6."""
+
+    id: str
+    says: str
+    words: list[str]
+    season: str
+    svg: str
+
+
 class KindCard(Shape):
     id: str
     label: str
@@ -90,6 +101,7 @@ class Library(Shape):
 
     families: list[FamilyCard]
     kinds: list[KindCard]
+    drawings: list[DrawingCard]
     grounds: list[str]
     widths: list[int]
     organisations: list[OrganisationCard]

@@ -1539,6 +1539,23 @@ export interface components {
         DraftRequestRequest: {
             choices: components["schemas"]["Choices"];
         };
+        /**
+         * DrawingCard
+         * @description A drawing of the library: what it shows, the words by which it is found, its season, and a sample as the inner SVG of a board of
+         *     160 by 120, whose fills are classes f1 to f6 for the tokens picture/1 to picture/6.
+         */
+        DrawingCard: {
+            /** Id */
+            id: string;
+            /** Says */
+            says: string;
+            /** Words */
+            words: string[];
+            /** Season */
+            season: string;
+            /** Svg */
+            svg: string;
+        };
         /** EditShape */
         EditShape: {
             /** Document */
@@ -2179,6 +2196,8 @@ export interface components {
             families: components["schemas"]["FamilyCard"][];
             /** Kinds */
             kinds: components["schemas"]["KindCard"][];
+            /** Drawings */
+            drawings: components["schemas"]["DrawingCard"][];
             /** Grounds */
             grounds: string[];
             /** Widths */

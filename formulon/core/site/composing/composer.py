@@ -17,7 +17,7 @@ from formulon.core.site.declaration import every_slot
 from formulon.core.site.extents import Extent, Extents, Height
 from formulon.core.site.geometry import content_width
 from formulon.core.site.kind import Kind
-from formulon.core.site.layout import COLUMNS, HEADINGS, Layout
+from formulon.core.site.layout import COLUMNS, GRID_FROM, HEADINGS, Layout
 from formulon.core.site.setting import MOST_LINES
 from formulon.core.site.signature import Signature, likeness, signature_of
 from formulon.core.site.site import Section
@@ -27,9 +27,9 @@ from formulon.core.system.system import System
 
 Pick = tuple[str, str]  # kind and layout
 DESKTOP, PHONE = 1280, 360
-EVERY = (320, 360, 768, 1024, 1280, 1920)
+EVERY = (320, 360, 768, 1024, 1280, 1920)  # px of viewport
 TRIED = 220  # placements
-_LOOKED_AT = 30  # of the best that are compared with their neighbours
+_LOOKED_AT = 10  # of the best, for each that is wanted, that are compared with their neighbours
 # How alike two that are offered may be, and one that is offered to one of the catalogue; and whether lines keep to their bounds at
 # every width. Less strict where little can be placed, and at last where words are too long for any place.
 _STRICT = ((0.8, 0.9, True), (0.93, 0.96, True), (0.98, 0.98, True), (0.93, 0.96, False))
@@ -86,7 +86,9 @@ class Composer:
         drawn = list(Candidates(CATALOGUE[kind], content, seed, self.airs).drawn(tried))
         laid = [one for one in (work.laid(composition) for composition in drawn) if one]
         least = min((one.high for one in laid), default=1.0)
-        best = sorted((work.judged(one, least) for one in laid), key=lambda one: (-one.score, one.layout))[:_LOOKED_AT]
+        best = sorted((work.judged(one, least) for one in laid), key=lambda one: (-one.score, one.layout))[
+            : _LOOKED_AT * number
+        ]
         best = sorted((work.among(one) for one in best), key=lambda one: (-one.score, one.layout))
         known = [signature_of(work.kind, layout) for layout in work.kind.layouts.values()]
         made: list[Composed] = []
@@ -180,8 +182,10 @@ class _Work:
 
     def height(self, part: Part, width: int) -> Height | None:
         """How high a part is in its columns."""
-        cols = (1, COLUMNS) if width == PHONE and self.what(part) in ("heading", "words") else self._moved(part.cols)
+        cols = (1, COLUMNS) if width < GRID_FROM and self.what(part) in ("heading", "words") else self._moved(part.cols)
         alone = replace(part, row=1, rows=1, down="", rise="", cols=cols)
+        if width < GRID_FROM and part.made:  # on phones items stand under one another, however many stand in a row elsewhere
+            alone = replace(alone, cols=(1, COLUMNS), by=1)
         key = alone, width
         if key not in self.heights:
             layout = built(self.kind, Composition((alone,)))
@@ -225,16 +229,12 @@ class _Work:
     def holds(self, layout: str, lines: bool = True) -> bool:
         """Whether a composition may be declared, and keeps to what is asked of lines at every width, where that is asked."""
         try:
-            declared = layout_of(self.kind, layout)
+            layout_of(self.kind, layout)
         except DeclarationError:
             return False
-        if not lines:
-            return True
-        section = _Tried.model_construct(id="tried", kind=self._name(), layout=layout, content=self.content)
-        section.__dict__["tried"] = declared
+        words = [part for part in read(layout).parts if self.what(part) in ("heading", "words")] if lines else []
         for width in EVERY:
-            boxes, _ = self.composer.extents.of(section, width)
-            told = {slot: one for box in boxes.values() for slot, one in box.lines.items()}
+            told = {slot: one for part in words if (found := self.height(part, width)) for slot, one in found.lines.items()}
             if any(told[slot][0] > MOST_LINES for slot in self.headings if slot in told):
                 return False
             if any(told[slot][1] > _LONGEST for slot in self.running if slot in told and told[slot][0] > 1):

@@ -12,7 +12,8 @@ from typing import Any, Literal
 from formulon.core.site.cards import card_counts
 from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.composing.composer import Composer
-from formulon.core.site.pictures import KINDS
+from formulon.core.site.drawings import suited
+from formulon.core.site.pictures import with_mark
 from formulon.core.site.planning.arrange import Arrangement, Pick, every
 from formulon.core.site.planning.assign import assigned
 from formulon.core.site.planning.blocks import Block, filled, ranked
@@ -42,7 +43,11 @@ _COMPOSED = (
     "team",
     "text",
 )
-_TRIED = 70
+_TRIED = 50
+_SUBJECTS = 8  # that a brand gets drawings of
+# What was composed for the newest contents: the same brand is planned again and again, for its answer, its previews and its proposals.
+_KNOWN: dict[tuple[Any, ...], str] = {}
+_MOST_KNOWN = 256
 _TITLE = 160  # characters, as Page has them
 
 
@@ -74,7 +79,24 @@ class _Plan:
         self.rhythm = choices.rhythm or beat_of(identity.character, self.topics.seed, self.unreadable).rhythm
         self.headlines = Headlines(system, identity.language)
         self.inner: tuple[str, ...] = ()  # the composition that opens inner pages, once there is one
-        self.drawn = 0
+        self.drawings, self.drawn = self._drawings(), 0
+
+    def _drawings(self) -> list[str]:
+        """Which drawings the brand gets, in their order: what its words and its trade are about, and between them abstract ones that
+        go with its mark."""
+        identity, seed = self.identity, self.topics.seed
+        said = " ".join([identity.does, identity.strapline, *(f"{one.name} {one.text}" for one in identity.offers)])
+        subjects = suited(identity.organisation, said)[:_SUBJECTS]
+        symbol = next(
+            (one.svg for one in identity.marks if one.kind == "symbol"), identity.marks[0].svg if identity.marks else ""
+        )
+        abstract = list(with_mark(symbol))
+        made: list[str] = []
+        for index in range(max(len(subjects), len(abstract))):
+            made += subjects[index : index + 1]
+            if index % 2 or not subjects:
+                made.append(abstract[(seed + index) % len(abstract)])
+        return made
 
     def frame(self) -> Frame:
         identity, topics = self.identity, self.topics
@@ -121,12 +143,18 @@ class _Plan:
         if self.composer is None or not open_:
             return sections
         at = open_[self.topics.seed % len(open_)]
-        one, before, after = sections[at], sections[at - 1], sections[at + 1]
-        found = self.composer.compose(
-            one.kind, one.content, before=(before.kind, before.layout), after=(after.kind, after.layout), seed=self.topics.seed,
-            number=1, tried=_TRIED, passes=lambda name: not self._unread((one.kind, name), one.ground, one.content),
-        )  # fmt: skip
-        own = one.model_copy(update={"layout": found[0].layout}) if found else one
+        one = sections[at]
+        around = (sections[at - 1].kind, sections[at - 1].layout), (sections[at + 1].kind, sections[at + 1].layout)
+        key = self.identity.model_dump_json(), self.choices.model_dump_json(), one.model_dump_json(), around
+        if key not in _KNOWN:
+            found = self.composer.compose(
+                one.kind, one.content, before=around[0], after=around[1], seed=self.topics.seed, number=1, tried=_TRIED,
+                passes=lambda name: not self._unread((one.kind, name), one.ground, one.content),
+            )  # fmt: skip
+            _KNOWN[key] = found[0].layout if found else one.layout
+            for old in list(_KNOWN)[:-_MOST_KNOWN]:
+                del _KNOWN[old]
+        own = one.model_copy(update={"layout": _KNOWN[key]})
         return [*sections[:at], own, *sections[at + 1 :]]
 
     def _told(self, key: str, turn: int) -> tuple[list[Options], Block]:
@@ -203,13 +231,10 @@ class _Plan:
         asset = self.topics.next_picture()
         if asset:
             return {"source": f"asset:{asset.id}", "alt": asset.name, "decorative": not asset.name}
-        kinds, number, seed = list(KINDS), self.drawn, self.topics.seed
+        number, seed = self.drawn, self.topics.seed
+        kind = self.drawings[number % len(self.drawings)]
         self.drawn += 1
-        return {
-            "source": f"drawn:{kinds[(seed + number) % len(kinds)]}/{(seed + number * 37) % 1000}",
-            "alt": "",
-            "decorative": True,
-        }
+        return {"source": f"drawn:{kind}/{(seed + number * 37) % 1000}", "alt": "", "decorative": True}
 
     # What search engines read
 

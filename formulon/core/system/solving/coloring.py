@@ -149,7 +149,7 @@ class Coloring:
         ]
 
     def pictures(self) -> None:
-        """The five colours in which the picture library draws, and those with which photographs are treated."""
+        """The six colours in which the picture library draws, and those with which photographs are treated."""
         deep, accent, brand = (self.grounds[name] for name in ("deep", "accent", "brand"))
         pins = dict(self.settings.pins)
         light, dark = sorted((self.grounds["paper"], deep), key=lambda ground: relative_luminance(ground.rgb), reverse=True)
@@ -167,6 +167,7 @@ class Coloring:
                 f"Between {deep.swatch.label} and {accent.swatch.label}.",
             ),
             ("5", deep.swatch, f"{deep.swatch.label}, the deep ground's colour."),
+            ("6", light.swatch, f"{light.swatch.label}: what is light in a picture."),
             ("shadow", dark.swatch, f"{dark.swatch.label}: the darks of a photograph in two colours."),
             ("highlight", light.swatch, f"{light.swatch.label}: the lights of a photograph in two colours."),
             ("tint", brand.swatch, f"{brand.swatch.label}: what photographs are tinted with."),

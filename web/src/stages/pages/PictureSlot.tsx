@@ -1,9 +1,9 @@
+import { useState } from 'react';
 import { Editable } from '../../parts/Editable';
+import { Drawings } from './Drawings';
 import { useShown } from '../../bench/useBench';
 
 import type { Focus, Overlay } from '../../api/client';
-
-const DRAWN = ['hills', 'arcs', 'weave', 'discs', 'steps', 'facets'];
 
 export type PictureValue = { source: string; alt: string; decorative: boolean; focus?: Focus; overlay?: Overlay };
 
@@ -18,6 +18,7 @@ export type PictureSlotProps = {
 /** A picture: one of the brand’s own or a drawing, its description, and whether it only decorates. */
 export function PictureSlot({ path, label, picture, put, disabled }: PictureSlotProps) {
   const [kind = '', seed = '0'] = picture.source.replace('drawn:', '').split('/');
+  const [open, setOpen] = useState(false);
   const drawn = picture.source.startsWith('drawn:');
   const id = path.replaceAll('/', '-');
   const own = useShown('brand').brand.pictures;
@@ -52,9 +53,7 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
           </optgroup>
         )}
         <optgroup label="Drawn in the brand’s colours">
-          {DRAWN.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
+          <option value={drawn ? kind : 'arcs'}>{drawn ? kind : 'a drawing'}</option>
         </optgroup>
       </select>
       {drawn && (
@@ -76,6 +75,16 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
       >
         ×
       </button>
+      <button
+        type="button"
+        className="quiet-action"
+        aria-expanded={open}
+        disabled={disabled}
+        onClick={() => setOpen(!open)}
+      >
+        Drawings
+      </button>
+      {open && <Drawings current={drawn ? kind : ''} choose={choose} disabled={disabled} />}
       <label htmlFor={`decorative-${id}`} className="slot-check">
         <input
           id={`decorative-${id}`}
