@@ -22,6 +22,8 @@ PATHS = [
     ("get", "/styles/1/preview"),
     ("post", "/pages/home/sections/hero/overlay"),
     ("get", "/pages/home/sections/hero/compositions"),
+    ("post", "/palettes"),
+    ("post", "/palettes/preview"),
     ("get", "/pages/home/preview"),
     ("get", "/preflight"),
     ("post", "/preflight/fixes"),

@@ -79,22 +79,27 @@ class MoodColors:
     unknown: list[str]
 
 
+def known_moods(text: str) -> list[str]:
+    """The words of a text that are moods, each once."""
+    return [word for word in dict.fromkeys(re.findall(r"[a-z]+", text.lower())) if word in MOODS]
+
+
 def propose(text: str, seed: int = 0) -> MoodColors:
     """Five colours for words such as “stormy” or “cool and calm”, the same for the same words and seed: from the darkest
     of the moods to the lightest, hues spread over theirs. No colours where no word is known."""
     words = [
         word for word in re.findall(r"[a-z]+", text.lower()) if word not in ("and", "but", "or", "a", "the", "very", "with")
     ]
-    known = [word for word in dict.fromkeys(words) if word in MOODS]
+    known = known_moods(text)
     unknown = [word for word in dict.fromkeys(words) if word not in MOODS]
     if not known:
         return MoodColors([], [], unknown)
     moods = [MOODS[word] for word in known]
-    lightness, chroma = _middle([m.lightness for m in moods]), _middle([m.chroma for m in moods])
+    lightness, chroma = middle([m.lightness for m in moods]), middle([m.chroma for m in moods])
     hues = [m.hue for m in moods if m.hue]
     dice = random.Random(f"{' '.join(known)} {seed}")
     start = dice.uniform(0, 360)
-    hue = _middle_hue(hues) if hues else (start, start + 120)
+    hue = middle_hue(hues) if hues else (start, start + 120)
     colors = []
     for index in range(COUNT):
         share = index / (COUNT - 1)
@@ -104,16 +109,16 @@ def propose(text: str, seed: int = 0) -> MoodColors:
     return MoodColors(colors, known, unknown)
 
 
-def _middle(ranges: list[Range]) -> Range:
+def middle(ranges: list[Range]) -> Range:
     """The range between the means of the ends."""
     return sum(low for low, _ in ranges) / len(ranges), sum(high for _, high in ranges) / len(ranges)
 
 
-def _middle_hue(ranges: list[Range]) -> Range:
+def middle_hue(ranges: list[Range]) -> Range:
     """As `_middle`, with every range turned next to the first."""
     first = sum(ranges[0]) / 2
     turned = []
     for low, high in ranges:
         shift = round((first - (low + high) / 2) / 360) * 360
         turned.append((low + shift, high + shift))
-    return _middle(turned)
+    return middle(turned)

@@ -91,5 +91,6 @@ export type Character = Schemas['Character'];
 export type Effect = Schemas['Effect'];
 export type ReachOfTokens = Schemas['ReachOfTokens'];
 export type Picked = Schemas['Picked'];
+export type PaletteCard = Schemas['PaletteCard'];
 export type StyleProposals = Schemas['StyleProposals'];
 export type StylePart = StyleProposals['parts'][number]['id'];

@@ -1,5 +1,14 @@
 import { notifyManager, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { client, Problem, problemOf, unwrap, type Focus, type Operation, type Overlay } from './client';
+import {
+  client,
+  Problem,
+  problemOf,
+  unwrap,
+  type Focus,
+  type Operation,
+  type Overlay,
+  type PaletteCard,
+} from './client';
 
 // An answer that is put into the cache is drawn before anything that is set after it. With the library's own scheduler, a
 // timer, the end of a draft was drawn first: for a moment what had been stored before was back, and fields lost what was
@@ -285,6 +294,41 @@ export function useStyles(brandId: string, stamp: string, first: number, wanted:
       ),
     placeholderData: (previous) => previous,
     enabled: wanted,
+  });
+}
+
+export type PalettesWanted = {
+  source: 'trade' | 'words' | 'colors';
+  text: string;
+  colors: { hex: string; share: number }[];
+  first: number;
+};
+
+/** Eight whole palettes by what they are to follow. */
+export function usePalettes(brandId: string, stamp: string, wanted: PalettesWanted, enabled: boolean) {
+  return useQuery({
+    queryKey: ['palettes', brandId, stamp, wanted],
+    queryFn: () =>
+      unwrap(client.POST('/api/brands/{brand_id}/palettes', { params: { path: { brand_id: brandId } }, body: wanted })),
+    placeholderData: (previous) => previous,
+    enabled,
+  });
+}
+
+/** The start page in a palette. */
+export function usePalettePreview(brandId: string, stamp: string, palette: PaletteCard) {
+  const colors = palette.colors.map(({ name, value }) => ({ name, value }));
+  return useQuery({
+    queryKey: ['palette preview', brandId, stamp, colors, palette.rhythm],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/palettes/preview', {
+          params: { path: { brand_id: brandId } },
+          body: { colors, rhythm: palette.rhythm },
+          signal,
+        }),
+      ),
+    gcTime: 60_000,
   });
 }
 

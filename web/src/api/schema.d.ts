@@ -364,6 +364,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/palettes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Eight palettes from a number on. Nothing is stored. */
+        post: operations["brands_palettes_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/palettes/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The start page in a palette. */
+        post: operations["brands_palettes_preview_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pictures/{name}": {
         parameters: {
             query?: never;
@@ -2441,6 +2475,13 @@ export interface components {
         MotifShapeEnum: "none" | "symbol" | "initial" | "ring" | "arch" | "wave" | "weave" | "ray";
         /** @enum {string} */
         MotionEnum: "none" | "calm" | "lively";
+        /** NamedColor */
+        NamedColor: {
+            /** Name */
+            name: string;
+            /** Value */
+            value: string;
+        };
         /**
          * NearDuplicates
          * @description Two brand colours, by id, in the order of the identity, and their ΔE2000.
@@ -2677,6 +2718,80 @@ export interface components {
              * @default light
              */
             scheme: components["schemas"]["SchemeEnum"];
+        };
+        /**
+         * PaletteCard
+         * @description A palette: its number, its name, its colours, why it is so, and its rhythm of grounds.
+         */
+        PaletteCard: {
+            /** Number */
+            number: number;
+            /** Name */
+            name: string;
+            /** Colors */
+            colors: components["schemas"]["PaletteColor"][];
+            /** Says */
+            says: string;
+            rhythm: components["schemas"]["Rhythm"];
+        };
+        /**
+         * PaletteColor
+         * @description A colour of a palette and what it is for.
+         */
+        PaletteColor: {
+            /** Name */
+            name: string;
+            /** Value */
+            value: string;
+            /** What */
+            what: string;
+        };
+        /**
+         * PalettePreview
+         * @description A palette that the start page is drawn in.
+         */
+        PalettePreviewRequest: {
+            /** Colors */
+            colors: components["schemas"]["NamedColor"][];
+            rhythm: components["schemas"]["Rhythm"];
+        };
+        /**
+         * Palettes
+         * @description Palettes side by side; the words that they rest on and those that say nothing; the number from which the next are counted, 0 where
+         *     there are no more.
+         */
+        Palettes: {
+            /** Proposals */
+            proposals: components["schemas"]["PaletteCard"][];
+            /** Known */
+            known: string[];
+            /** Unknown */
+            unknown: string[];
+            /** Next */
+            next: number;
+        };
+        /**
+         * PalettesWanted
+         * @description What palettes are to follow: the brand's trade and name, words, or the colours of a reference; and from which number on.
+         */
+        PalettesWantedRequest: {
+            /**
+             * Source
+             * @default trade
+             */
+            source: components["schemas"]["SourceEnum"];
+            /**
+             * Text
+             * @default
+             */
+            text: string;
+            /** Colors */
+            colors?: components["schemas"]["ReferenceColor"][];
+            /**
+             * First
+             * @default 1
+             */
+            first: number;
         };
         /**
          * PartState
@@ -2946,6 +3061,19 @@ export interface components {
             clause: string;
             /** Level */
             level: string;
+        };
+        /**
+         * ReferenceColor
+         * @description A colour of a reference and its share, 0-1.
+         */
+        ReferenceColor: {
+            /** Hex */
+            hex: string;
+            /**
+             * Share
+             * @default 0
+             */
+            share: number;
         };
         /** ReleaseCard */
         ReleaseCard: {
@@ -3282,6 +3410,8 @@ export interface components {
             /** Notes */
             notes: string[];
         };
+        /** @enum {string} */
+        SourceEnum: "trade" | "words" | "colors";
         /**
          * Sources
          * @description The brand's files, what they say, what is missing and what is still open.
@@ -4433,6 +4563,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_palettes_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PalettesWantedRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Palettes"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_palettes_preview_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PalettePreviewRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preview"];
                 };
             };
             422: {
