@@ -40,7 +40,7 @@ _TURNS: tuple[tuple[str, float, float], ...] = (
     ("stands near its opposite", 150, -25), ("is the same hue, lighter", 0, 15), ("answers from the other third", 240, -20),
 )  # fmt: skip
 _HUES = (
-    (15, "rose"), (42, "red"), (65, "rust"), (85, "amber"), (110, "yellow"), (128, "lime"), (160, "green"), (205, "teal"), (245, "sky"),
+    (15, "rose"), (42, "red"), (65, "rust"), (85, "amber"), (110, "yellow"), (128, "lime"), (160, "green"), (222, "teal"), (245, "sky"),
     (275, "blue"), (305, "violet"), (340, "purple"), (361, "rose"),
 )  # fmt: skip
 
