@@ -13,7 +13,7 @@ from fontTools.ttLib import TTFont
 from fontTools.varLib.instancer import instantiateVariableFont
 
 FOLDER = Path(__file__).parent / "quillmoor"
-FONTS = Path(__file__).parent.parent / "formulon" / "core" / "type" / "library"
+FONTS = Path(__file__).parent.parent / "formulon" / "typefaces" / "files"
 NIGHT, LAMP, HEATHER, CHALK = "#1B2147", "#F2A93B", "#8E5A9B", "#F6F1E7"
 DUSK, DEEPER, SHADE = "#3A2F5C", "#11162F", "#2D3570"
 SVG = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {} {}">{}</svg>\n'

@@ -246,16 +246,39 @@ def test_demo_loads_once_and_passes(db: None, monkeypatch: pytest.MonkeyPatch) -
     monkeypatch.setenv("FORMULON_DEMO_PASSWORD", "a long password indeed")
     call_command("load_demo")
     call_command("load_demo")
-    (brand,) = Brand.objects.all()
-    assert check_site(load(brand)).findings == []
+    willow, observatory = Brand.objects.order_by("slug").all()[::-1]
+    assert (willow.slug, observatory.slug) == ("sallowbeck", "quillmoor-observatory")
+    assert check_site(load(observatory)).findings == [] and not check_site(load(willow), most=0).stopped
     designer = User.objects.get(username="designer")
     assert designer.check_password("a long password indeed")
     # What people have changed stays: their password, and a demo that they took away.
     designer.set_password("another long password")
     designer.save()
-    brand.delete()
+    Brand.objects.all().delete()
     call_command("load_demo")
     assert User.objects.get(username="designer").check_password("another long password") and not Brand.objects.exists()
+
+
+def test_the_two_demo_brands_are_not_of_one_template(db: None, monkeypatch: pytest.MonkeyPatch) -> None:
+    """The willow workshop out of its folder: four pages, its own wide typeface, photographs, prices, dates and stars where they belong;
+    and no section as the observatory has it."""
+    from django.core.management import call_command
+
+    from formulon.studio.services.sites import load
+
+    monkeypatch.setenv("FORMULON_DEMO_PASSWORD", "a long password indeed")
+    call_command("load_demo")
+    willow, observatory = (load(Brand.objects.get(slug=slug)) for slug in ("sallowbeck", "quillmoor-observatory"))
+    assert len(willow.pages) == 4 and willow.identity.typefaces.heading == "syne"
+    assert {color.name for color in willow.identity.colors} == {"Straw", "River", "Ink", "Reed"}
+    sections = [one for page in willow.pages for one in page.sections]
+    kinds = {one.kind for one in sections}
+    assert {"steps", "prices", "programme", "quotes"} <= kinds and len(willow.assets) >= 4
+    quotes = next(one for one in sections if one.kind == "quotes")
+    assert [one["rating"] for one in quotes.content["items"]] == [5.0, 4.5]
+    own = {(one.kind, one.layout) for one in willow.pages[0].sections}
+    assert not own & {(one.kind, one.layout) for one in observatory.pages[0].sections}
+    assert willow.identity.typefaces != observatory.identity.typefaces and willow.choices.rhythm is None
 
 
 def test_the_bar_and_preflight_count_the_same_stops(anna: Api) -> None:

@@ -1,5 +1,5 @@
-"""Loads the demo: a person, a workspace and the Quillmoor Observatory, read out of the folder that the client handed over.
-Run again, it keeps all."""
+"""Loads the demo: a person, a workspace and its two brands, each read out of the folder that its client handed over. Run again, it
+keeps all."""
 
 import json
 import os
@@ -23,6 +23,7 @@ from formulon.studio.models import Brand, Membership, SourceFile, Workspace
 from formulon.studio.services import deciding, history, sites, sources
 
 USERNAME = "designer"
+BRANDS = ("sallowbeck", "quillmoor")  # folders; the last one is listed first
 
 
 class Command(BaseCommand):
@@ -42,7 +43,8 @@ class Command(BaseCommand):
         workspace, made = Workspace.objects.get_or_create(name="Demo studio")
         Membership.objects.get_or_create(workspace=workspace, user=person, defaults={"role": Membership.Role.OWNER})
         if made:  # a demo that was deleted stays deleted
-            load_folder(settings.ROOT / "demo" / "quillmoor", workspace)
+            for name in BRANDS:
+                load_folder(settings.ROOT / "demo" / name, workspace)
 
 
 @transaction.atomic
