@@ -10,6 +10,7 @@ from formulon.core.color.srgb import from_hex
 from formulon.core.site.drawings import SCHEMES, SUBJECTS, suited
 from formulon.core.site.pictures import ABSTRACT, KINDS, TOKENS, draw, sample, shares, with_mark
 from formulon.core.site.planning.planner import plan
+from formulon.core.site.sheets import preview_tokens, shared_css
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.documents.organisations import ORGANISATIONS
@@ -82,3 +83,11 @@ def test_no_moon_stands_for_a_law_firm_and_a_trade_is_enough() -> None:
 )
 def test_abstract_drawings_go_with_the_mark(svg: str, has: str, not_: str) -> None:
     assert has in with_mark(svg) and not_ not in with_mark(svg) and set(with_mark(svg)) <= ABSTRACT.keys()
+
+
+def test_every_tone_has_its_color_on_pages_and_in_previews() -> None:
+    """A class without a rule would be drawn in black."""
+    css = shared_css("drawings")
+    assert set(re.findall(r"\.f(\d) {\s+fill: var\(--picture-(\d)\)", css)) == {(str(n), str(n)) for n in range(1, TOKENS + 1)}
+    system = plan(Identity(name="Reed")).system()
+    assert all(f".f{number} {{" in preview_tokens(system, "light") for number in range(1, TOKENS + 1))
