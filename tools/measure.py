@@ -51,10 +51,13 @@ from formulon.core.checks.reach import reach  # noqa: E402
 from formulon.core.checks.runner import Preflight, check  # noqa: E402
 from formulon.core.color.overlay import least  # noqa: E402
 from formulon.core.color.srgb import to_hex  # noqa: E402
+from formulon.core.proposals.palettes import palettes  # noqa: E402
 from formulon.core.proposals.propose import proposals  # noqa: E402
 from formulon.core.site.behind import TextBlock, behind, cropped  # noqa: E402
+from formulon.core.site.composing.composer import Composer  # noqa: E402
 from formulon.core.site.geometry import box_of, box_width  # noqa: E402
 from formulon.core.site.layout import HEADINGS  # noqa: E402
+from formulon.core.site.planning import planner  # noqa: E402
 from formulon.core.site.planning.planner import plan  # noqa: E402
 from formulon.core.site.render import WIDTHS, render, render_page  # noqa: E402
 from formulon.core.site.site import Frame, Site  # noqa: E402
@@ -495,7 +498,7 @@ def varying() -> list[Row]:
 
 def proposing() -> list[Row]:
     """A style proposal, eight of them, and the plan of a site of many pages, for brands whose letters were shaped before."""
-    one, eight, plans = [], [], []
+    one, eight, plans, composed, colors = [], [], [], [], []
     for identity in variety.identities():
         site = plan(identity)
         _proposed(site, 8)  # their typefaces are read
@@ -503,11 +506,19 @@ def proposing() -> list[Row]:
         eight.append(timed(partial(_proposed, site, 8)))
         many = identity.model_copy(update={"pages": [f"{identity.offers[0].name} {n}" for n in range(1, 9)]})
         plan(many)
+        planner.forget()  # what was composed for it
         plans.append(timed(partial(plan, many)))
+        composer = Composer(site.system(), site.choices, identity)
+        for section in site.pages[0].sections:
+            composed.append(timed(partial(composer.compose, section.kind, section.content)))
+        colorless = plan(identity.model_copy(update={"colors": []}))
+        colors.append(timed(lambda site=colorless: list(islice(palettes(site, "trade"), 8))))  # type: ignore[misc]
     return [
         _spread("a whole style proposed", one, 0.15),
         _spread("eight styles proposed", eight, 1.0),
         _spread("planning of ten pages and more", plans, 0.2),
+        _spread("three compositions for a section", composed, 0.3),
+        _spread("eight palettes", colors, 1.0),
     ]
 
 

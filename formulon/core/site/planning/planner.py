@@ -63,6 +63,11 @@ def plan(
     return site.with_library(library)
 
 
+def forget() -> None:
+    """Forgets what was composed, for measuring."""
+    _KNOWN.clear()
+
+
 class _Plan:
     def __init__(self, identity: Identity, choices: Choices, assets: list[Asset], writer: Writer, library: Library,
         composed: bool,

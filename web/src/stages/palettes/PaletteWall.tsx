@@ -1,87 +1,48 @@
 import type { PaletteCard } from '../../api/client';
 import { usePalettePreview } from '../../api/queries';
 import { useShown } from '../../bench/useBench';
-import { useRoom } from '../../sheet/useRoom';
+import { Wall, WallFrame } from '../../sheet/Wall';
 import type { PaletteChoice } from './usePaletteChoice';
-
-const WIDTH = 1280;
-const GAP = 14;
 
 /** Eight palettes side by side, each on the brand’s own start page. */
 export function PaletteWall({ choice }: { choice: PaletteChoice }) {
   const { proposals, chosen, choose, show, wanted, palettes, stamp } = choice;
-  const { room, box } = useRoom(800);
-  const columns = room > 900 ? 4 : room > 480 ? 3 : 2;
-  const shown = Math.floor((room - 32 - GAP * (columns - 1)) / columns);
   const next = palettes.data?.next ?? 0;
+  const first = proposals[0]?.number;
   return (
-    <div className="sheet style-wall" ref={box}>
-      <div className="sheet-bar">
-        <span>
-          <b>Palettes</b>{' '}
-          {proposals.length > 0 && `${proposals[0]?.number} to ${proposals[proposals.length - 1]?.number}`}
-        </span>
-        <span>
-          {wanted.first > 1 && (
-            <button type="button" className="width-toggle" onClick={() => show(Math.max(1, wanted.first - 8))}>
-              Those before
-            </button>
-          )}
-          {next > 0 && (
-            <button type="button" className="width-toggle" onClick={() => show(next)}>
-              Others
-            </button>
-          )}
-        </span>
-      </div>
-      {palettes.isSuccess && proposals.length === 0 && <p className="sheet-empty">Nothing to go by yet.</p>}
-      <ul
-        className="style-grid"
-        aria-label="Palettes side by side"
-        style={{ gridTemplateColumns: `repeat(${columns}, ${shown}px)` }}
-      >
-        {proposals.map((one) => (
-          <li key={`${one.number} ${one.name}`} className="style-card">
-            <PaletteFrame palette={one} stamp={stamp} shown={shown} />
-            <span className="palette-strip" aria-hidden="true">
-              {one.colors.map((color) => (
-                <i key={color.name} style={{ background: color.value }} />
-              ))}
-            </span>
-            <button
-              type="button"
-              className="style-name"
-              aria-pressed={one.number === chosen?.number}
-              onClick={() => choose(one.number)}
-            >
-              <b>{one.number}</b> {one.name}
-            </button>
-          </li>
-        ))}
-      </ul>
-    </div>
+    <Wall<PaletteCard>
+      name="Palettes"
+      range={first ? `${first} to ${proposals[proposals.length - 1]?.number}` : ''}
+      cards={proposals}
+      numberOf={(one) => one.number}
+      nameOf={(one) => one.name}
+      chosen={chosen?.number}
+      choose={choose}
+      before={wanted.first > 1 ? () => show(Math.max(1, wanted.first - 8)) : undefined}
+      others={next > 0 ? () => show(next) : undefined}
+      empty={palettes.isSuccess && proposals.length === 0 ? 'Nothing to go by yet.' : undefined}
+      draw={(one, shown) => <PaletteFrame palette={one} stamp={stamp} shown={shown} />}
+    />
   );
 }
 
 function PaletteFrame({ palette, stamp, shown }: { palette: PaletteCard; stamp: string; shown: number }) {
   const { brand } = useShown('brand');
   const preview = usePalettePreview(brand.id, stamp, palette);
-  const scale = shown / WIDTH;
-  const height = Math.round(shown * 1.2);
   return (
-    <span className="style-frame" style={{ width: shown, height }} data-ready={preview.isSuccess}>
-      {preview.data ? (
-        <iframe
-          title={`Palette ${palette.number}: ${palette.name}`}
-          sandbox="allow-same-origin"
-          srcDoc={preview.data.html}
-          tabIndex={-1}
-          aria-hidden="true"
-          style={{ width: WIDTH, height: height / scale, transform: `scale(${scale})` }}
-        />
-      ) : (
-        <span className="page-frame-wait">{preview.isError ? 'This palette cannot be drawn.' : 'Drawing…'}</span>
-      )}
-    </span>
+    <>
+      <WallFrame
+        title={`Palette ${palette.number}: ${palette.name}`}
+        html={preview.data?.html}
+        failed={preview.isError ? 'This palette cannot be drawn.' : undefined}
+        shown={shown}
+        high={1.2}
+      />
+      <span className="palette-strip" aria-hidden="true">
+        {palette.colors.map((color) => (
+          <i key={color.name} style={{ background: color.value }} />
+        ))}
+      </span>
+    </>
   );
 }
