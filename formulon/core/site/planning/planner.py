@@ -43,7 +43,7 @@ _COMPOSED = (
     "team",
     "text",
 )
-_TRIED = 50
+_TRIED = 64
 _SUBJECTS = 8  # that a brand gets drawings of
 # What was composed for the newest contents: the same brand is planned again and again, for its answer, its previews and its proposals.
 _KNOWN: dict[tuple[Any, ...], str] = {}
