@@ -346,3 +346,14 @@ export function useStylePreview(brandId: string, stamp: string, number: number) 
     gcTime: 60_000,
   });
 }
+
+/** The colours of a picture, a page or a style sheet with their shares. The file is not kept. */
+export async function colorsOfFile(file: File) {
+  const form = new FormData();
+  form.append('file', file);
+  const body = form as unknown as { file: string };
+  const found = await unwrap(
+    client.POST('/api/colors/picture', { body, bodySerializer: (value) => value as unknown as FormData }),
+  );
+  return found.colors;
+}

@@ -151,15 +151,16 @@ class _Plan:
         one = sections[at]
         around = (sections[at - 1].kind, sections[at - 1].layout), (sections[at + 1].kind, sections[at + 1].layout)
         key = self.identity.model_dump_json(), self.choices.model_dump_json(), one.model_dump_json(), around
-        if key not in _KNOWN:
+        layout = _KNOWN.get(key)
+        if layout is None:
             found = self.composer.compose(
                 one.kind, one.content, before=around[0], after=around[1], seed=self.topics.seed, number=1, tried=_TRIED,
                 passes=lambda name: not self._unread((one.kind, name), one.ground, one.content),
             )  # fmt: skip
-            _KNOWN[key] = found[0].layout if found else one.layout
+            layout = _KNOWN[key] = found[0].layout if found else one.layout
             for old in list(_KNOWN)[:-_MOST_KNOWN]:
-                del _KNOWN[old]
-        own = one.model_copy(update={"layout": _KNOWN[key]})
+                _KNOWN.pop(old, None)  # another request may have let it go already
+        own = one.model_copy(update={"layout": layout})
         return [*sections[:at], own, *sections[at + 1 :]]
 
     def _told(self, key: str, turn: int) -> tuple[list[Options], Block]:

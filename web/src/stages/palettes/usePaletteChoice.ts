@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { client, unwrap } from '../../api/client';
-import { usePalettes, type PalettesWanted } from '../../api/queries';
+import { colorsOfFile, usePalettes, type PalettesWanted } from '../../api/queries';
 import { CHOICES, IDENTITY, stampOf } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 
@@ -29,14 +28,9 @@ export function usePaletteChoice(enabled: boolean) {
     if (!picture) return;
     setFile(`Reading ${picture.name}…`);
     try {
-      const form = new FormData();
-      form.append('file', picture);
-      const body = form as unknown as { file: string };
-      const found = await unwrap(
-        client.POST('/api/colors/picture', { body, bodySerializer: (value) => value as unknown as FormData }),
-      );
+      const colors = await colorsOfFile(picture);
       setFile(picture.name);
-      follow({ source: 'colors', colors: found.colors.map(({ hex, share }) => ({ hex, share: share ?? 0 })) });
+      follow({ source: 'colors', colors: colors.map(({ hex, share }) => ({ hex, share: share ?? 0 })) });
     } catch (problem) {
       setFile('');
       report(problem);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { client, unwrap } from '../../api/client';
+import { colorsOfFile } from '../../api/queries';
 import { useActions, useShown } from '../../bench/useBench';
 import { Sampler } from './Sampler';
 
@@ -33,13 +34,8 @@ export function PickSources({ pick }: PickSourcesProps) {
     if (!file) return;
     setSaid('Reading the picture…');
     try {
-      const form = new FormData();
-      form.append('file', file);
-      const body = form as unknown as { file: string };
-      const found = await unwrap(
-        client.POST('/api/colors/picture', { body, bodySerializer: (value) => value as unknown as FormData }),
-      );
-      setOffered(found.colors);
+      const colors = await colorsOfFile(file);
+      setOffered(colors);
       setSaid(file.name);
     } catch (problem) {
       setSaid('');
