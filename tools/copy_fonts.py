@@ -21,9 +21,12 @@ from formulon.core.type.languages import languages  # noqa: E402
 from formulon.typefaces import FOLDER  # noqa: E402
 
 MODULES = Path(__file__).resolve().parent / "fonts" / "node_modules"
-SUBSETS = ("latin", "latin-ext", "vietnamese", "greek", "greek-ext", "cyrillic", "cyrillic-ext")
+SUBSETS = ("latin", "latin-ext", "vietnamese", "greek", "greek-ext", "cyrillic", "cyrillic-ext", "hebrew", "arabic")
 # Of families without a variable file: the weights that ship.
 STATIC = {"young-serif": [400], "zilla-slab": [400, 600], "spectral": [400, 600]}
+
+
+OF_ONE_SCRIPT = ("hebrew", "arabic")
 
 
 def spans(codes: set[int]) -> str:
@@ -35,6 +38,12 @@ def spans(codes: set[int]) -> str:
         else:
             made.append([code, code])
     return ",".join(f"{low:x}" if low == high else f"{low:x}-{high:x}" for low, high in made)
+
+
+def script(keys: list[str]) -> str:
+    """The script that a family was drawn for where it is not Latin: one with Latin and just one of OF_ONE_SCRIPT beside it."""
+    other = {key for key in keys if key not in ("latin", "latin-ext", "vietnamese")}
+    return other.pop() if len(other) == 1 and other <= set(OF_ONE_SCRIPT) else ""
 
 
 def copy(package: Path) -> dict[str, object]:
@@ -76,6 +85,7 @@ def copy(package: Path) -> dict[str, object]:
         "reserved_name": "reserved font name" in licence.split("SIL OPEN FONT LICENSE")[0].lower(),
         "version": data["version"],
         "languages": languages(codes),
+        **({"script": of_one} if (of_one := script([one["key"] for one in faces])) else {}),
         "codes": spans(codes),
         "faces": faces,
         "italics": italics,

@@ -12,15 +12,12 @@ import pytest
 from hypothesis import HealthCheck, Phase, given, settings
 from playwright.sync_api import Browser, Page, expect
 
-from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.kind import Slot
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
-from formulon.core.site.site import FRAME, Section, Site
-from formulon.core.system.documents.choices import Choices
+from formulon.core.site.site import Site
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
-from tests.browser.blocks import BLOCKS
+from tests.browser.faults import FAULTS
 from tests.core.site.test_every_identity import identities, made
 
 WIDTHS = (320, 360, 767, 768, 1023, 1024, 1280, 1920)
@@ -50,45 +47,6 @@ BRANDS: dict[str, dict[str, Any]] = {
     },
     "one letter": {"name": "O"},
 }  # fmt: skip
-
-# What a page shows wrong: see the module. A wide table scrolls in a box of its own. A word is broken where a line ends between two of its letters and no hyphen, soft or
-# hard, and no place to break (<wbr>) stands there. Scripts that divide words anywhere are left out.
-FAULTS = r"""() => {
-  const wide = document.documentElement.clientWidth, found = [];
-  if (document.documentElement.scrollWidth > wide) found.push(`scrolls sideways by ${document.documentElement.scrollWidth - wide}`);
-  const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-  while (walker.nextNode()) {
-    const node = walker.currentNode;
-    if (!node.parentElement.checkVisibility() || node.parentElement.closest('script,style,svg,.skip,.table-box')) continue;
-    const whole = document.createRange(); whole.selectNodeContents(node);
-    for (const box of whole.getClientRects())
-      if (box.width > 1 && (box.right > wide + 0.5 || box.left < -0.5)) found.push(`off the screen: ${node.data.slice(0, 40)}`);
-    if (whole.getClientRects().length < 2) continue;
-    // Lines are found by bisection: to measure every letter takes most of the time of these tests.
-    const end = node.length, range = document.createRange();
-    const box = i => {
-      range.setStart(node, i); range.setEnd(node, i + 1);
-      return [...range.getClientRects()].filter(r => r.width > 0).pop();
-    };
-    const letter = i => /[\p{L}]/u.test(node.data[i]) && !/[\p{scx=Han}\p{scx=Thai}\p{scx=Hira}\p{scx=Kana}]/u.test(node.data[i]);
-    const boxed = (i, most) => { while (i < most && !box(i)) i++; return i; };
-    for (let i = boxed(0, end); i < end; ) {
-      const top = box(i).top;
-      let low = i, high = end;
-      while (high - low > 1) {
-        const middle = (low + high) >> 1, at = boxed(middle, high);
-        if (at === high || box(at).top - top > 3) high = middle; else low = at;
-      }
-      const next = boxed(high, end);
-      if (next < end && letter(next) && letter(next - 1) && box(next - 1))
-        found.push(`broken: ${node.data.slice(Math.max(0, next - 12), next)}|${node.data.slice(next, next + 8)}`);
-      i = next;
-    }
-  }
-  const header = document.querySelector('header').getBoundingClientRect().height;
-  if (header > innerHeight / 5) found.push(`header of ${Math.round(header)} px`);
-  return [...new Set(found)];
-}"""
 
 
 class Quiet(http.server.SimpleHTTPRequestHandler):
@@ -164,42 +122,6 @@ def test_nor_does_any_that_the_schema_accepts(tab: Page, static: tuple[Path, str
 
     look()
     assert count >= 12 and seen == []
-
-
-def filled(slot: Slot, how: str, count: int) -> Any:
-    """Content of a slot: `how` is "few", "many" or "long"."""
-    long = "Natursteinrestaurierungsarbeiten an denkmalgeschützten Gebäuden"
-    if slot.of.collection:
-        return [{name: filled(inner, how, 0) for name, inner in slot.items.items()} for _ in range(min(count, slot.most))]
-    if slot.type == "action":
-        return {"label": long[:60] if how == "long" else "Mehr", "to": "page:home"}
-    if slot.type in BLOCKS:
-        return BLOCKS[slot.type](long if how == "long" else "Kurz", min(count, 6) or 1)
-    if slot.of.picture:
-        return {"source": "drawn:hills/3", "alt": "", "decorative": True}
-    text = {"few": "Kurz", "many": "Wir sehen nach. " * 12, "long": long}[how]
-    return text[: slot.most].strip()
-
-
-@pytest.mark.parametrize("how", ["few", "many", "long", "missing"])
-def test_every_layout_holds_what_it_is_given(tab: Page, static: tuple[Path, str], how: str) -> None:
-    """All layouts of a kind on one page, with one item or the most, long words, or nothing but a headline."""
-    site = plan(Identity.model_validate(BRANDS["german stonemasons"]), Choices())
-    pages = []
-    for kind, one in CATALOGUE.items():
-        if kind in FRAME:
-            continue
-        sections = []
-        for layout in one.layouts:
-            count = {"few": 1, "many": 12, "long": 5, "missing": 0}[how]
-            content = {name: filled(slot, how if how != "missing" else "few", count) for name, slot in one.slots.items()}
-            if how == "missing":
-                content = {name: value for name, value in content.items() if name == "heading"}
-            sections.append(Section(id=layout, kind=kind, layout=layout, content=content))
-        pages.append(site.pages[0].model_copy(update={"id": f"kind-{kind.replace('_', '-')}", "sections": sections}))
-    site = Site.model_validate(site.model_dump() | {"pages": [page.model_dump() for page in pages]})
-    names = write(site, static[0] / how)
-    assert [fault for page in names for fault in faults(tab, f"{static[1]}/{how}/{page}", WIDTHS)] == []
 
 
 def test_the_menu_opens_and_closes_without_a_script(chromium: Browser, static: tuple[Path, str]) -> None:

@@ -1,8 +1,11 @@
 """Every layout of the catalogue in Chromium, against what its declaration says: with few contents, many, long ones and hardly any,
-at the edges of every class of widths and between. All layouts of a case stand on one page."""
+at the edges of every class of widths and between, in three brands, one of them from right to left. All layouts of a case stand on
+one page, which the Nu HTML checker and axe-core judge as well."""
 
+import json
+import subprocess
 from collections.abc import Iterator
-from functools import cache
+from functools import cache, partial
 from pathlib import Path
 from typing import Any
 
@@ -25,59 +28,67 @@ from formulon.core.site.slots import slot_values
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
-from tests.browser.blocks import BLOCKS, LONG, WORDS
-from tests.browser.test_published import show
+from tests.browser.blocks import GERMAN, GREEK, HEBREW, Brand, blocks
+from tests.browser.conftest import AXE
+from tests.browser.faults import FAULTS
+from tests.browser.test_published import VNU, show
 
 WIDTHS = (320, 360, 767, 768, 1023, 1024, 1280, 1920)
 COUNTS = (1, 2, 3, 4, 5, 6, 8, 11)  # items: every rest of the rules by number, and numbers that stand apart
 CASES = ("few", "many", "long", "missing")
+TURNED = ("own:heading@1-7.1;text@1-6.2;picture@8-13.1-2", "own:picture@0-5.1,3x2;heading@6-12.1,down-end;text@6-12.2")
+LOOKED_AT = (320, 767, 1024)  # widths at which every line is read for broken words: the narrowest of each class, or nearly
+AS_MANY = (320, 360, 767, 1024, 1280)  # widths at which other brands than the first are looked at
 
 
-def filled(slot: Slot, case: str, number: int = 0) -> Any:
+def filled(slot: Slot, case: str, number: int = 0, brand: Brand = GERMAN) -> Any:
     """What a slot holds in a case; None for nothing."""
     if slot.type == "items":
         if case == "missing":
-            return [{name: filled(inner, "few") for name, inner in slot.items.items() if inner.type == "text"}][:1]
+            return [{name: filled(inner, "few", 0, brand) for name, inner in slot.items.items() if inner.type == "text"}][:1]
         count = {"few": 2, "many": min(slot.most, 12), "long": 5}[case]
-        return [{name: filled(inner, case, index) for name, inner in slot.items.items()} for index in range(count)]
+        return [{name: filled(inner, case, index, brand) for name, inner in slot.items.items()} for index in range(count)]
     if slot.type == "picture":
         return None if case == "missing" else {"source": f"drawn:arcs/{number + 3}", "alt": "", "decorative": True}
-    if slot.type in BLOCKS:
-        return None if case == "missing" else BLOCKS[slot.type](LONG if case == "long" else "Weide", 6 if case == "many" else 2)
+    if (block := blocks(brand).get(slot.type)) is not None:
+        return None if case == "missing" else block(brand.long if case == "long" else brand.word, 6 if case == "many" else 2)
     if slot.type == "action":
-        label = {"few": "Mehr", "many": "Alle Körbe ansehen", "long": f"{LONG} anrufen"}.get(case)
+        label = {"few": brand.label, "many": brand.act, "long": f"{brand.long} {brand.label}"}.get(case)
         return label and {"label": label, "to": "page:home"}
     running = slot.step not in ("display", "h1", "h2", "h3")
     if case == "missing":
-        return None if running else "Weide"
+        return None if running else brand.word
     if case == "long":
-        return f"{LONG} {WORDS if running else ''}{LONG}"[: slot.most]
-    words = WORDS * (4 if case == "many" else 1) if running else "Körbe aus Weiden" + " vom Moor" * (case == "many")
+        return f"{brand.long} {brand.words if running else ''}{brand.long}"[: slot.most]
+    words = brand.words * (4 if case == "many" else 1) if running else brand.headline + brand.more * (case == "many")
     return words[: slot.most]
 
 
-def every_layout(case: str) -> list[Section]:
+def every_layout(case: str, brand: Brand = GERMAN) -> list[Section]:
     """A section of every layout that stands on pages."""
     made = []
     for kind, one in CATALOGUE.items():
         for name in one.layouts if kind not in FRAME else ():
-            content = {slot: value for slot, own in one.slots.items() if (value := filled(own, case))}
+            content = {slot: value for slot, own in one.slots.items() if (value := filled(own, case, 0, brand))}
             ground = ("paper", "tint", "deep", "brand", "accent")[len(made) % 5]
             made.append(Section.model_validate({"id": f"{kind}-{name}".replace("_", "-"), "kind": kind, "layout": name, "ground": ground, "content": content}))  # fmt: skip
     return made
 
 
 @cache
-def site(case: str, footer: str) -> Site:
+def site(case: str, footer: str, brand: Brand = GERMAN) -> Site:
     identity = Identity.model_validate({
-        "name": LONG if case == "long" else "Moorweide", "language": "de", "colors": [{"name": "Moor", "value": "#3a5a40"}],
-        "contact": {} if case == "missing" else {"email": "korb@moorweide.example", "phone": "+49 30 901820"},
+        "name": brand.long if case == "long" else brand.name, "language": brand.language,
+        "colors": [{"name": "Moor", "value": "#3a5a40"}],
+        "contact": {} if case == "missing" else {"email": "korb@moorweide.example", "phone": brand.phone},
     })  # fmt: skip
     made = plan(identity, Choices.model_validate({"cards": {"many": "lined", "long": "solid"}.get(case, "plain")}))
-    content = {slot: value for slot, own in CATALOGUE["footer"].slots.items() if (value := filled(own, case))}
+    content = {slot: value for slot, own in CATALOGUE["footer"].slots.items() if (value := filled(own, case, 0, brand))}
     foot = Section(id="footer", kind="footer", layout=footer, ground="footer", content=content)
     # More sections than a page may have: all of a case are looked at together.
-    sections = every_layout(case)[: None if footer == "columns" else 1]  # another footer is looked at without the whole again
+    sections = every_layout(case, brand)[
+        : None if footer == "columns" else 1
+    ]  # another footer is looked at without the whole again
     home = made.pages[0].model_copy(update={"sections": sections})
     frame = made.frame.model_copy(update={"footer": foot})
     return made.model_copy(update={"pages": [home, *made.pages[1:]], "frame": frame})
@@ -115,21 +126,27 @@ READ = """() => [...document.querySelectorAll('main > section, body > footer')].
 
 
 @pytest.mark.parametrize("case", CASES)
-def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, case: str) -> None:
+@pytest.mark.parametrize("brand", [GERMAN, GREEK, HEBREW], ids=lambda brand: brand.language)
+def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, brand: Brand, case: str) -> None:
     lines = wrong = 0
-    for footer in CATALOGUE["footer"].layouts if case in ("many", "missing") else ("columns",):
-        made = site(case, footer)
+    both = brand is GERMAN and case in ("many", "missing")
+    for footer in CATALOGUE["footer"].layouts if both else ("columns",):
+        made = with_own(site(case, footer, brand)) if brand is HEBREW else site(case, footer, brand)
         system = resolve(made.identity, made.choices)
         write(made, tmp_path)
         sections = [*made.pages[0].sections, made.frame.footer]
+        widths = WIDTHS if brand is GERMAN else AS_MANY
         runs = {
             (fact.place.section, fact.place.slot): fact
-            for fact in predict(made, system, [made.pages[0]], widths=WIDTHS) if isinstance(fact, TextRun) and "/label/" not in fact.ink
+            for fact in predict(made, system, [made.pages[0]], widths=widths) if isinstance(fact, TextRun) and "/label/" not in fact.ink
         }  # fmt: skip
-        for width in WIDTHS:
+        for width in widths:
             show(tab, tmp_path, "index.html", width)
             assert tab.evaluate("document.documentElement.scrollWidth") == width, (case, width)
-            for section, seen in zip(sections, tab.evaluate(READ), strict=True):
+            assert tab.evaluate("document.documentElement.dir") == ("rtl" if brand is HEBREW else "")
+            if width in LOOKED_AT:
+                assert tab.evaluate(FAULTS) == [], (case, width)
+            for section, seen in zip(sections, map(partial(facing, brand, width), tab.evaluate(READ)), strict=True):
                 told = (section.kind, section.layout, width, case)
                 drawn = section.declared.drawn
                 texts = {
@@ -139,16 +156,74 @@ def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, case: 
                 for text in seen["texts"]:
                     step = system.steps[step_of(section, text["path"])]
                     value = slot_values(section)[text["path"]][1]
-                    size = step.size(width) * set_in(system, section, text["path"], value, "de")[1]
+                    size = step.size(width) * set_in(system, section, text["path"], value, brand.language)[1]
                     box = box_of(section, text["path"], width)
                     assert box is not None, told
                     assert text["box"][0] == pytest.approx(box_start(system, box, width, size), abs=1), (told, text)
                     wide = text["box"][2] - text["box"][0]
                     assert wide == pytest.approx(box_width(system, box, width, size), abs=1), (told, text)
                     fit = runs[section.id, text["path"]].fits[width]
+                    assert fit.widest <= fit.box, (told, text, "a word is broken")
                     lines, wrong = lines + 1, wrong + (fit.lines != text["lines"])
                 regions(section, seen, width, content_width(system, width))
     assert lines > 150 and wrong <= lines // 200, f"{wrong} of {lines} texts have other lines than predicted"
+    judged(tab, tmp_path)
+
+
+def with_own(made: Site) -> Site:
+    """A site with two compositions after its own sections."""
+    content = {
+        "heading": HEBREW.word,
+        "text": HEBREW.words,
+        "picture": {"source": "drawn:boat/3", "alt": "", "decorative": True},
+    }
+    own = [
+        Section.model_validate({"id": f"own-{number}", "kind": "picture_text", "layout": layout, "content": content})
+        for number, layout in enumerate(TURNED)
+    ]
+    home = made.pages[0].model_copy(update={"sections": [*made.pages[0].sections, *own]})
+    return made.model_copy(update={"pages": [home, *made.pages[1:]]})
+
+
+def facing(brand: Brand, width: int, seen: dict[str, Any]) -> dict[str, Any]:
+    """What was read of a section, as it would stand on a page from left to right."""
+    if brand is not HEBREW:
+        return seen
+
+    def turned(box: list[float]) -> list[float]:
+        left, top, right, bottom = box
+        return [width - right, top, width - left, bottom]
+
+    return {
+        "texts": [one | {"box": turned(one["box"])} for one in seen["texts"]],
+        "regions": [one | {"box": turned(one["box"])} for one in seen["regions"]],
+        "items": [turned(one) for one in seen["items"]],
+        "box": turned(seen["box"]),
+    }
+
+
+def judged(tab: Page, folder: Path) -> None:
+    """What the Nu HTML checker and axe-core say of the page with all layouts. That a page has one headline, and sections other
+    headings than one another, is no matter of layouts."""
+    command = [
+        "java",
+        "-Xss4m",
+        "-jar",
+        str(VNU),
+        "--format",
+        "json",
+        "--stdout",
+        "--exit-zero-always",
+        str(folder / "index.html"),
+    ]
+    said = json.loads(subprocess.run(command, capture_output=True, check=True).stdout)["messages"]
+    assert [f"{one['message']} {one.get('extract')}" for one in said if one["type"] == "error"] == []
+    tab.evaluate(AXE)
+    found = tab.evaluate(
+        "axe.run({runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']})"
+        ".then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html).join(' ')))"
+    )
+    assert found == [], found
 
 
 def regions(section: Section, seen: dict[str, Any], width: int, content: float) -> None:

@@ -129,13 +129,6 @@ def test_axe_finds_no_violation(site: Site, folder: Path, tab: Page, width: int)
         assert found == [], (page.id, width)
 
 
-@pytest.mark.parametrize("width", WIDTHS)
-def test_no_page_scrolls_sideways(site: Site, folder: Path, tab: Page, width: int) -> None:
-    for page in site.pages:
-        show(tab, folder, site.file_name(page), width)
-        assert tab.evaluate("document.documentElement.scrollWidth") <= width, (page.id, width)
-
-
 # What Chromium shows of the texts: colour, ground, size, lines.
 READ = """() => [...document.querySelectorAll('h1,h2,h3,p:not(.more),a.button,.links a')].filter(e => e.checkVisibility()).map(e => {
   const s = getComputedStyle(e);
@@ -161,6 +154,7 @@ def test_predicted_facts_are_what_chromium_shows(site: Site, folder: Path, tab: 
     wrong_lines = total = 0
     for page in site.pages:
         show(tab, folder, site.file_name(page), width)
+        assert tab.evaluate("document.documentElement.scrollWidth") <= width, page.id
         seen = [run for run in tab.evaluate(READ) if run["text"]]
         facts = predict(site, system, [page])
         for run in seen:

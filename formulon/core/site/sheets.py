@@ -197,7 +197,7 @@ def placed_css(site: Site) -> str:
 def fitted_css(site: Site, system: System) -> str:
     """The sizes of headlines that are drawn smaller so that their longest word fits, by the values of their attribute."""
     rules: dict[str, None] = {}
-    for section in (section for page in site.drawn for section in page.sections):
+    for section in (*(section for page in site.drawn for section in page.sections), site.frame.footer):
         for path, (slot, value) in slot_values(section).items():
             step = step_of(section, path) if slot.of.set_in_type else ""
             if step in HEADINGS:

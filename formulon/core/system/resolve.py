@@ -16,6 +16,7 @@ from formulon.core.system.solving.palette import Exact, palette_of
 from formulon.core.system.solving.settings import ColorSettings
 from formulon.core.system.solving.ways import lost_pin
 from formulon.core.system.system import Conflict, Scheme, Step, System, Token
+from formulon.core.type.languages import joined
 from formulon.core.type.library import SHIPPED, Library
 
 ColorFacts = tuple[Exact, ...]
@@ -32,7 +33,7 @@ def resolve(identity: Identity, choices: Choices | None = None, library: Library
     forbidden = _forbidden(identity)
     runs = [_colored(colors, marks, _settings(choices, scheme, forbidden)) for scheme in schemes]
     header = next((mark for mark in identity.marks if mark.id == runs[0].marks["navigation"].mark), None)
-    steps, letters = _typography(_fonts(identity, library), choices.scale.model_dump_json())
+    steps, letters = _typography(_fonts(identity, library), choices.scale.model_dump_json(), joined(identity.language))
     every = [_with_motif(run, choices, scheme) for run, scheme in zip(runs, schemes, strict=True)]
     tokens = every[0]
     measures = [
@@ -117,11 +118,11 @@ def _colored(colors: ColorFacts, marks: MarkFacts, settings: ColorSettings) -> C
 
 
 @lru_cache(maxsize=32)
-def _typography(fonts: typography.Fonts, scale: str) -> tuple[dict[str, Step], list[Token]]:
+def _typography(fonts: typography.Fonts, scale: str, closed: bool) -> tuple[dict[str, Step], list[Token]]:
     """The steps of the scale and their tokens. Kept, since colours are led elsewhere far more often than type is set."""
     sizes = Scale.model_validate_json(scale)
-    made = typography.steps(fonts, sizes)
-    return made, list(typography.tokens(fonts, sizes, made))
+    made = typography.steps(fonts, sizes, closed)
+    return made, list(typography.tokens(fonts, sizes, made, closed))
 
 
 @lru_cache(maxsize=64)

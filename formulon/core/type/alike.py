@@ -5,7 +5,7 @@ from functools import lru_cache
 
 from formulon.core.type.languages import letters
 from formulon.core.type.library import DEFAULT_BODY, DEFAULT_HEADING, SHIPPED, Family, Measured
-from formulon.core.type.shaping import known
+from formulon.core.type.shaping import coverage, known
 
 
 def distance(one: Measured, other: Measured) -> float:
@@ -17,9 +17,14 @@ def nearest(look: Measured, codes: Iterable[int], category: str = "") -> Family 
     """The family of the library that has all of some code points and looks most like a measured one, of its category where
     there is one; None where no family has them."""
     wanted = frozenset(codes)
-    have = [font for font in SHIPPED.values() if wanted <= known(font)]
+    have = [font for font in SHIPPED.values() if wanted <= known(font) and meant_for(font, wanted)]
     own = [font for font in have if font.category == category]
     return min(own or have, key=lambda font: (distance(font.measured, look), font.id), default=None)
+
+
+def meant_for(family: Family, codes: frozenset[int]) -> bool:
+    """Whether some letters call for a family: always, but for one that was drawn for a script of which none of them is."""
+    return not family.script or bool(codes & coverage(family)[family.script])
 
 
 def writes(family: Family, language: str, words: str = "") -> bool:

@@ -5,14 +5,23 @@ from functools import cache
 
 import icu
 
-# Languages of Europe by their codes; the letters that each needs come with ICU, from CLDR's exemplar sets.
+# Languages of Europe and of its neighbours to the south and east by their codes; the letters that each needs come with ICU, from CLDR's exemplar sets.
 LANGUAGES = {
     "en": "English", "fr": "French", "de": "German", "es": "Spanish", "pt": "Portuguese", "it": "Italian", "nl": "Dutch",
     "da": "Danish", "sv": "Swedish", "nb": "Norwegian", "fi": "Finnish", "is": "Icelandic", "ga": "Irish", "cy": "Welsh",
     "pl": "Polish", "cs": "Czech", "sk": "Slovak", "sl": "Slovenian", "hr": "Croatian", "hu": "Hungarian", "ro": "Romanian",
     "et": "Estonian", "lv": "Latvian", "lt": "Lithuanian", "tr": "Turkish", "el": "Greek", "ru": "Russian", "uk": "Ukrainian",
-    "bg": "Bulgarian", "vi": "Vietnamese",
+    "bg": "Bulgarian", "vi": "Vietnamese", "he": "Hebrew", "ar": "Arabic", "fa": "Persian",
 }  # fmt: skip
+
+
+_JOINED = frozenset({"Arab", "Syrc", "Mong", "Nkoo", "Adlm"})  # scripts whose letters join (Unicode 15, 9.2 and others)
+
+
+def joined(code: str) -> bool:
+    """Whether the letters of a language join, so that no space may be set between them. Source: CSS Text 3, 8.2.1."""
+    locale = icu.Locale.forLanguageTag(code)
+    return str(locale.getScript() or locale.addLikelySubtags().getScript()) in _JOINED
 
 
 @cache

@@ -87,6 +87,7 @@ class Family:
     reserved_name: bool = False
     own: bool = False
     codes: str = ""  # spans of its code points; empty where the files have to tell
+    script: str = ""  # the face of the script that it was drawn for, where its Latin letters only accompany that
 
     def __eq__(self, other: object) -> bool:
         return isinstance(other, Family) and self.id == other.id
@@ -180,7 +181,7 @@ def _shipped(family_id: str, data: Mapping[str, Any]) -> Family:
         id=family_id, name=data["name"], category=data["category"], faces=faces, measured=Measured(**data["measured"]),
         languages=tuple(data["languages"]), axes=tuple(data["axes"]), italics=italics, licence=data["licence"],
         attribution=data["attribution"], open_licence=partial(typefaces.read, family_id, "OFL.txt"),
-        reserved_name=data["reserved_name"], codes=data["codes"],
+        reserved_name=data["reserved_name"], codes=data["codes"], script=data.get("script", ""),
     )  # fmt: skip
 
 

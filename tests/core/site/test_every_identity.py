@@ -1,6 +1,7 @@
 """Every identity that its schema accepts is planned, built and checked; what the planner makes passes its own preflight but
 for the gaps that it marks, and for letters that no shipped family has."""
 
+import re
 from typing import Any
 
 from hypothesis import Phase, given, settings
@@ -28,6 +29,9 @@ _LINES = (  # of each kind that a client's text can have, short and long
     "„" + "Natursteinrestaurierung " * 20 + "“", "Mara Quist, astronomer. She built the mirror.", "By train: Quill Halt, then on foot.", "Plain words.",
 )  # fmt: skip
 LANGUAGES = ("en-GB", "de", "fr-CA", "el", "pl", "vi", "ru", "he", "ar-EG", "cy", "ja", "zxx", "x-own")
+
+
+_FITTED = re.compile(r'class="t-(\w+)[^>]* data-fit="(\d+)"')  # headlines that are drawn smaller or larger
 
 
 def words(most: int, least: int = 0) -> st.SearchStrategy[str]:
@@ -94,6 +98,9 @@ def test_every_valid_identity_is_planned_built_and_checked(body: dict[str, Any])
     assert {name for name in files if name.endswith(".html")} == {"404.html", *(site.file_name(page) for page in site.pages)}
     assert len(site.pages) == len({page.id for page in site.pages})
     assert all(b"\0" not in data for name, data in files.items() if name.endswith(".html"))
+    css = files["site.css"].decode()
+    fitted = {found for name in files if name.endswith(".html") for found in _FITTED.findall(files[name].decode())}
+    assert all(f'.t-{step}[data-fit="{scale}"]{{' in css for step, scale in fitted), fitted
     for section in (section for page in site.pages for section in page.sections if section.kind == "hero"):
         assert section.content.get("text") or "primary" not in section.content, "a button that follows from no words"
     report = check(predict(site, system), system)

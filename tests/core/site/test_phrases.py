@@ -179,7 +179,7 @@ def test_a_typeface_that_is_not_chosen_has_the_letters(language: str) -> None:
 
 
 @pytest.mark.parametrize(
-    ("name", "language"), [("Παρατηρητήριο", "en-GB"), ("Обсерватория", "de"), ("Nguyễn & Con", "en"), ("Łódź Ξύλο", "pl")]
+    ("name", "language"), [("Παρατηρητήριο", "en-GB"), ("Обсерватория", "de"), ("Nguyễn & Con", "en"), ("Łódź Ξύλο", "pl"), ("א־ב", "de")]
 )
 def test_nor_has_it_only_those_of_the_language_but_those_of_the_name(name: str, language: str) -> None:
     identity = Identity.model_validate({"name": name, "language": language})
@@ -190,7 +190,7 @@ def test_nor_has_it_only_those_of_the_language_but_those_of_the_name(name: str, 
     assert lacking == []
 
 
-@pytest.mark.parametrize("name", ["青木木工", "א־ב", "🌿", "Quill & Söhne", "…", ""])
+@pytest.mark.parametrize("name", ["青木木工", "ქარვა", "🌿", "Quill & Söhne", "…", ""])
 def test_a_name_in_letters_that_no_family_has_changes_no_typeface(name: str) -> None:
     assert defaults("de", name) == defaults("de")
 

@@ -268,3 +268,16 @@ def test_a_header_whose_only_page_is_that_of_its_button_keeps_it() -> None:
     hidden = [page.model_copy(update={"menu": page.id == "contact"}) for page in site.pages]
     site = Site(identity=site.identity, choices=site.choices, frame=site.frame, pages=hidden)
     assert [entry.page for entry in site.header_menu()] == ["contact"]
+
+
+@pytest.mark.parametrize("layout", CATALOGUE["footer"].layouts)
+def test_words_of_a_footer_that_are_set_smaller_have_their_rule(layout: str) -> None:
+    identity = Identity(name="Natursteinrestaurierungsarbeiten", strapline="Natursteinrestaurierungsarbeiten an Fassaden", language="de")
+    site = plan(identity)
+    footer = site.frame.footer.model_copy(update={"layout": layout, "content": {"text": identity.strapline}})
+    site = site.model_copy(update={"frame": site.frame.model_copy(update={"footer": footer})})
+    files = {name: data.decode() for name, data in render(site, resolve(identity)).items() if name in ("index.html", "site.css")}
+    foot = files["index.html"].partition("<footer")[2]
+    for step, scale in re.findall(r'class="t-(\w+)[^>]* data-fit="(\d+)"', foot):
+        assert f'.t-{step}[data-fit="{scale}"]{{' in files["site.css"]
+    assert ("data-fit" in foot) == (layout == "plinth")

@@ -160,3 +160,16 @@ def test_a_brand_without_colors_or_marks_still_resolves() -> None:
 
 def test_json_holds_no_nan(quillmoor: Identity) -> None:
     json.dumps(resolve(quillmoor).to_json(), allow_nan=False)
+
+
+def test_letters_that_join_are_set_without_tracking() -> None:
+    """CSS Text 3, 8.2.1: cursive scripts are not spaced between letters."""
+    identity = Identity.model_validate(
+        {"name": "دار الصفصاف", "language": "ar", "colors": [{"name": "Moor", "value": "#3a5a40"}]}
+    )
+    choices = Choices.model_validate({"scale": {"steps": {"label": {"tracking": 0.1}}}})
+    system = resolve(identity, choices)
+    assert {step.tracking for step in system.steps.values()} == {0.0}
+    assert system.tokens["type/label/tracking"].reason == "No space is set between letters that join."
+    other = resolve(identity.model_copy(update={"language": "he"}), choices)
+    assert other.steps["label"].tracking == 0.1 and other.steps["display"].tracking < 0

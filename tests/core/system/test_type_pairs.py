@@ -43,13 +43,28 @@ def test_each_proposal_has_the_letters_of_the_language_and_of_the_name(language:
     assert all(writes(SHIPPED[one], language, name) for pair in pairs for one in (pair.heading, pair.body))
 
 
-@pytest.mark.parametrize("name", ["青木", "א", "ქ"])
+@pytest.mark.parametrize("name", ["青木", "ჰ", "ქ"])
 def test_a_name_that_no_family_has_bars_none(name: str) -> None:
     assert proposals(Character(), ["de"], words=name) == proposals(Character(), ["de"])
 
 
 def test_a_language_that_no_family_has_gets_no_proposal() -> None:
-    assert proposals(Character(), ["he"]) == [] and proposals(Character(), ["en", "ja"]) == []
+    assert proposals(Character(), ["ja"]) == [] and proposals(Character(), ["en", "ja"]) == []
+
+
+@pytest.mark.parametrize(("language", "least"), [("he", 5), ("ar", 6), ("fa-IR", 5)])
+def test_languages_from_right_to_left_have_families_drawn_for_them(language: str, least: int) -> None:
+    pairs = proposals(Character(), [language])
+    assert len(pairs) >= least and all(writes(SHIPPED[one], language) for pair in pairs for one in (pair.heading, pair.body))
+    assert {SHIPPED[pair.heading].category for pair in pairs} == {"serif", "sans-serif"}
+
+
+@pytest.mark.parametrize("language", ["", "en-GB", "de", "el", "ru", "vi"])
+def test_a_family_drawn_for_another_script_is_proposed_to_no_one_else(language: str) -> None:
+    asked = [language] if language else []
+    for calm, classical in product((-2, 0, 2), (-2, 0, 2)):
+        pairs = proposals(Character(calm_lively=calm, classical_modern=classical), asked)
+        assert not any(SHIPPED[one].script for pair in pairs for one in (pair.heading, pair.body))
 
 
 @pytest.mark.parametrize(("calm", "loud"), list(product((None, -2, 2), (None, -2, 2))))

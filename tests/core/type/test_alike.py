@@ -5,7 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from formulon.core.type.alike import distance, for_language, lacking, nearest, writes
-from formulon.core.type.languages import letters
+from formulon.core.type.languages import joined, letters
 from formulon.core.type.library import SHIPPED
 
 FAMILIES, LANGUAGES = sorted(SHIPPED), ["en", "de", "el", "ru", "vi", "tr", "he", "ja"]
@@ -26,7 +26,7 @@ def test_what_stands_in_has_the_letters_wherever_any_family_has_them(own: str, l
 def test_of_those_that_have_them_the_one_that_looks_most_alike_stands_in(language: str) -> None:
     for font in (one for one in SHIPPED.values() if not writes(one, language)):
         found = SHIPPED[for_language(font.id, language)]
-        have = [one for one in SHIPPED.values() if writes(one, language)]
+        have = [one for one in SHIPPED.values() if writes(one, language) and not one.script]
         kin = [one for one in have if one.category == font.category] or have
         assert found in kin and distance(found.measured, font.measured) == min(
             distance(one.measured, font.measured) for one in kin
@@ -36,3 +36,13 @@ def test_of_those_that_have_them_the_one_that_looks_most_alike_stands_in(languag
 def test_nothing_stands_in_for_letters_that_no_family_has() -> None:
     look = SHIPPED["figtree"].measured
     assert nearest(look, letters("ja")) is None and nearest(look, [ord("青")]) is None and nearest(look, []) is not None
+
+
+@pytest.mark.parametrize("language", ["en", "cs", "el", "uk", "vi"])
+def test_a_family_drawn_for_another_script_stands_in_for_no_one(language: str) -> None:
+    assert not any(SHIPPED[for_language(one.id, language)].script for one in SHIPPED.values() if not one.script)
+
+
+@pytest.mark.parametrize(("code", "join"), [("ar", True), ("fa-IR", True), ("ur", True), ("uz-Arab", True), ("uz", False), ("he", False), ("en", False)])  # fmt: skip
+def test_letters_that_join_are_known_by_their_script(code: str, join: bool) -> None:
+    assert joined(code) == join

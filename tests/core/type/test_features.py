@@ -17,9 +17,10 @@ def opened(family_id: str) -> TTFont:
     return TTFont(io.BytesIO(SHIPPED[family_id].faces[0].open()))
 
 
-@pytest.mark.parametrize("family_id", sorted(SHIPPED))
+@pytest.mark.parametrize("family_id", sorted(one.id for one in SHIPPED.values() if not one.script))
 def test_heights_are_those_of_the_files_own_tables(family_id: str) -> None:
-    """OS/2 sxHeight and sCapHeight, which foundries measure themselves; drawn letters differ by a hair."""
+    """OS/2 sxHeight and sCapHeight, which foundries measure themselves; drawn letters differ by a hair. The tables of families
+    that were drawn for another script may speak of its letters."""
     font, look = opened(family_id), SHIPPED[family_id].measured
     units = font["head"].unitsPerEm
     if font["OS/2"].sxHeight and SHIPPED[family_id].category != "handwriting":  # whose letters slope out of their heights

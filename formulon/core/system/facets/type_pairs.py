@@ -10,7 +10,8 @@ from functools import cache
 from math import log2
 
 from formulon.core.system.documents.identity import Character
-from formulon.core.type.alike import lacking
+from formulon.core.type.alike import lacking, meant_for
+from formulon.core.type.languages import letters
 from formulon.core.type.library import SHIPPED, Family
 
 AXES = {
@@ -58,6 +59,8 @@ def proposals(
     letters of some words as well; every heading family once. An axis that is not decided counts as the middle, a little."""
     asked = [code.partition("-")[0] for code in languages]
     known = [font for font in (*own, *SHIPPED.values()) if not asked or set(asked) <= set(font.languages)]
+    codes = frozenset[int]().union(*map(letters, asked), map(ord, words))
+    known = [font for font in known if meant_for(font, codes)]
     known = [font for font in known if not lacking(font, words)] or known
     wanted = {axis: getattr(character, axis) for axis in AXES}
     fits = {font.id: _distance(font, wanted) for font in known}

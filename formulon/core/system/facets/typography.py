@@ -64,8 +64,9 @@ def role_of(step: StepName, scale: Scale, fonts: Fonts) -> str:
     return "body" if role == "third" and not fonts.third else role
 
 
-def steps(fonts: Fonts, scale: Scale) -> dict[str, Step]:
-    """Every step of the scale. A measure that was set for one step goes before the scale's."""
+def steps(fonts: Fonts, scale: Scale, joined: bool = False) -> dict[str, Step]:
+    """Every step of the scale. A measure that was set for one step goes before the scale's; where letters are `joined` there is
+    no tracking."""
     made: dict[str, Step] = {}
     for name, start in _STEPS.items():
         own = scale.steps.get(name, StepChoice())
@@ -75,7 +76,7 @@ def steps(fonts: Fonts, scale: Scale) -> dict[str, Step]:
         large = min(own.large or scale.base_large * scale.ratio_large**start.power * scale.size, small * MOST_GROWTH)
         made[name] = Step(
             name, font, font.nearest_weight(own.weight or start.weight), round(small, 3), round(large, 3),
-            own.line_height or _line_height(name, font), _tracking(name, font) if own.tracking is None else own.tracking,
+            own.line_height or _line_height(name, font), 0.0 if joined else _tracking(name, font) if own.tracking is None else own.tracking,
             own.case or "none", role,
         )  # fmt: skip
     return made
@@ -99,7 +100,7 @@ def _tracking(name: StepName, font: Family) -> float:
     return round(_STEPS[name].tracking * font.measured.width / _WIDTH, 4)
 
 
-def tokens(fonts: Fonts, scale: Scale, made: dict[str, Step]) -> Iterator[Token]:
+def tokens(fonts: Fonts, scale: Scale, made: dict[str, Step], joined: bool = False) -> Iterator[Token]:
     """Families first; then family, size, line height, weight, tracking and case of each step."""
     for role in ("heading", "body", "third"):
         if role != "third" or fonts.third:
@@ -108,7 +109,7 @@ def tokens(fonts: Fonts, scale: Scale, made: dict[str, Step]) -> Iterator[Token]
             yield Token(f"type/{role}/family", "fontFamily", [font.name], font.stack, "exact", reason)
     yield _icon_stroke(made["label"])
     for name in _STEPS:
-        yield from _of_step(name, made[name], scale, scale.steps.get(name, StepChoice()))
+        yield from _of_step(name, made[name], scale, scale.steps.get(name, StepChoice()), joined)
 
 
 def _icon_stroke(label: Step) -> Token:
@@ -122,7 +123,7 @@ def _icon_stroke(label: Step) -> Token:
     )  # fmt: skip
 
 
-def _of_step(name: StepName, step: Step, scale: Scale, own: StepChoice) -> Iterator[Token]:
+def _of_step(name: StepName, step: Step, scale: Scale, own: StepChoice, joined: bool) -> Iterator[Token]:
     start, font = _STEPS[name], step.family
     look = font.measured
 
@@ -156,6 +157,8 @@ def _of_step(name: StepName, step: Step, scale: Scale, own: StepChoice) -> Itera
     tracking = {"value": step.tracking, "unit": "em"}
     derived = f"Large type is drawn closer; letters of {font.name} are {look.width:.2g} em wide on average."
     origin, reason = told(own.tracking, "Set for this step.", derived)
+    if joined:
+        origin, reason = "derived", "No space is set between letters that join."
     yield Token(f"type/{name}/tracking", "dimension", tracking, f"{step.tracking:g}em", origin, reason)
     origin, reason = told(own.case, "Set for this step.", "As it is written.")
     yield Token(f"type/{name}/case", "keyword", step.case, step.case, origin, reason)
