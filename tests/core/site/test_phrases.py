@@ -179,7 +179,8 @@ def test_a_typeface_that_is_not_chosen_has_the_letters(language: str) -> None:
 
 
 @pytest.mark.parametrize(
-    ("name", "language"), [("Παρατηρητήριο", "en-GB"), ("Обсерватория", "de"), ("Nguyễn & Con", "en"), ("Łódź Ξύλο", "pl"), ("א־ב", "de")]
+    ("name", "language"),
+    [("Παρατηρητήριο", "en-GB"), ("Обсерватория", "de"), ("Nguyễn & Con", "en"), ("Łódź Ξύλο", "pl"), ("א־ב", "de")],
 )
 def test_nor_has_it_only_those_of_the_language_but_those_of_the_name(name: str, language: str) -> None:
     identity = Identity.model_validate({"name": name, "language": language})

@@ -272,11 +272,15 @@ def test_a_header_whose_only_page_is_that_of_its_button_keeps_it() -> None:
 
 @pytest.mark.parametrize("layout", CATALOGUE["footer"].layouts)
 def test_words_of_a_footer_that_are_set_smaller_have_their_rule(layout: str) -> None:
-    identity = Identity(name="Natursteinrestaurierungsarbeiten", strapline="Natursteinrestaurierungsarbeiten an Fassaden", language="de")
+    identity = Identity(
+        name="Natursteinrestaurierungsarbeiten", strapline="Natursteinrestaurierungsarbeiten an Fassaden", language="de"
+    )
     site = plan(identity)
     footer = site.frame.footer.model_copy(update={"layout": layout, "content": {"text": identity.strapline}})
     site = site.model_copy(update={"frame": site.frame.model_copy(update={"footer": footer})})
-    files = {name: data.decode() for name, data in render(site, resolve(identity)).items() if name in ("index.html", "site.css")}
+    files = {
+        name: data.decode() for name, data in render(site, resolve(identity)).items() if name in ("index.html", "site.css")
+    }
     foot = files["index.html"].partition("<footer")[2]
     for step, scale in re.findall(r'class="t-(\w+)[^>]* data-fit="(\d+)"', foot):
         assert f'.t-{step}[data-fit="{scale}"]{{' in files["site.css"]
