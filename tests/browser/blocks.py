@@ -50,6 +50,10 @@ def blocks(brand: Brand) -> dict[str, Callable[[str, int], Any]]:
             "label": word,
             "to": "mailto:a@b.example",
         },
+        "code": lambda word, count: {
+            "html": f"<h3>{word}</h3><p>{brand.words * count}</p><ul>{f'<li>{word}</li>' * count}</ul>",
+            "css": "ul { columns: 2 } h3 { color: var(--link) }",
+        },
         "rating": lambda word, count: 4.5 if count > 2 else 3.0,
         "map": lambda word, count: {"ways": [{"text": word, "side": "ne"}] * count},
     }

@@ -141,7 +141,18 @@ class SectionHead:
     frame: bool = False
 
 
-Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead
+@dataclass(frozen=True, slots=True)
+class OwnCode:
+    """A section in the designer's own HTML and CSS: what of it is not taken, colours that are none of the system's, and texts
+    whose colours cannot be told without a browser."""
+
+    place: PagePlace
+    left_out: tuple[str, ...]
+    colors: tuple[str, ...]
+    untold: tuple[str, ...]
+
+
+Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode
 
 
 def is_large(run: TextRun, width: int) -> bool:

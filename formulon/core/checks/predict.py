@@ -4,6 +4,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 from typing import Any
 
+from formulon.core.checks.own_code import code_facts
 from formulon.core.checks.page_facts import (
     Destination,
     Fact,
@@ -356,6 +357,10 @@ class Prediction:
         gap = px(self.system, "space/3", 360)
         yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
         yield Destination(place, label, to, self.alive(to), slot.variant)
+
+    def code(self, place: PagePlace, section: Section, slot: Slot, value: dict[str, str], ground: str) -> Iterator[Fact]:
+        """The designer's own HTML and CSS."""
+        yield from code_facts(self, place, section, slot, value, ground)
 
     def picture(self, place: PagePlace, value: dict[str, Any]) -> PictureFact:
         source = value["source"]

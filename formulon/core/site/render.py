@@ -26,7 +26,7 @@ from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import header_strip, section_html
 from formulon.core.site.setting import set_in, step_of, tag_of
-from formulon.core.site.sheets import fitted_css, minified, placed_css, placed_of, preview_tokens, style_css, used_in
+from formulon.core.site.sheets import fitted_css, minified, own_css, placed_css, placed_of, preview_tokens, style_css, used_in
 from formulon.core.site.site import Asset, MenuEntry, Page, Section, Site
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
@@ -60,7 +60,8 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     for page in site.drawn:
         files[site.file_name(page)] = render_page(site, system, page).encode()
     files[f"{missing.ID}.html"] = render_page(site, system, missing.missing_page(site)).encode()
-    css = style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site)
+    own = own_css(section for page in site.drawn for section in page.sections)
+    css = style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site) + own
     files["tokens.css"] = minified(fonts.face_rules(site, system) + tokens_css(system, used_in(css))).encode()
     files["site.css"] = minified(css).encode()
     files |= fonts.files(site)
@@ -83,9 +84,10 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
     view = View(site, system, page, preview)
     css = tokens = ""
     if preview:
-        tokens = preview_tokens(system, preview.scheme or system.schemes[0])
+        own = own_css(page.sections)
+        tokens = preview_tokens(system, preview.scheme or system.schemes[0], used_in(own))
         faces = fonts.preview_rules(site, preview.font_path, preview.own_font_path)
-        css = faces + style_css(site, system, whole=True)
+        css = faces + style_css(site, system, whole=True) + own
     return environment().get_template("page.html").render(
         site=site, page=page, view=view, css=Markup(css), tokens=Markup(tokens),
         preview=preview
@@ -243,14 +245,7 @@ class View:
                 return Markup("")
             inner = self._image(asset, alt, image_sizes(self.system, section, path, asset.width / asset.height))
         else:
-            named = html('role="img" aria-label="%s"', alt) if alt else Markup('aria-hidden="true"')
-            inner = html(
-                '<svg viewBox="0 0 %s %s" preserveAspectRatio="xMidYMid slice" %s>%s</svg>',
-                pictures.WIDTH,
-                pictures.HEIGHT,
-                named,
-                Markup(pictures.draw(source)),
-            )
+            inner = self._drawing(source, alt)
         drawn = html(' data-source="%s"', source) if self.preview else Markup("")
         layout = section.declared
         placed = placed_of(Picture.model_validate(value), bool(layout.on_picture))
@@ -264,6 +259,24 @@ class View:
         return html('<div class="picture%s%s"%s%s%s>%s</div>',
             behind, photo, self._slot(path), drawn, written, inner
         )  # fmt: skip
+
+    def own_picture(self, source: str, alt: str) -> Markup:
+        """A picture within own HTML, as large as what it stands in."""
+        asset = self.site.asset(source[6:]) if source.startswith("asset:") else None
+        if source.startswith("asset:"):
+            return self._image(asset, alt, "100vw") if asset else Markup("")
+        return self._drawing(source, alt)
+
+    def _drawing(self, source: str, alt: str) -> Markup:
+        """A drawing of the picture library, inline so that it follows the tokens."""
+        named = html('role="img" aria-label="%s"', alt) if alt else Markup('aria-hidden="true"')
+        return html(
+            '<svg viewBox="0 0 %s %s" preserveAspectRatio="xMidYMid slice" %s>%s</svg>',
+            pictures.WIDTH,
+            pictures.HEIGHT,
+            named,
+            Markup(pictures.draw(source)),
+        )
 
     def opened(self, section: Section, path: str) -> Markup:
         """What opens a picture large without a script: a button over it, and the picture by itself over the page."""

@@ -1,7 +1,7 @@
 """The style sheets of a site: of what it uses, of its header and motif, of its pictures and its long words."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from functools import cache
 from pathlib import Path
 
@@ -13,6 +13,8 @@ from formulon.core.site.catalogue import CATALOGUE, class_of_layout, kind_css, k
 from formulon.core.site.header import header_css
 from formulon.core.site.layout import HEADINGS
 from formulon.core.site.layout_css import GRID_CSS, layout_css
+from formulon.core.site.own import scope_of
+from formulon.core.site.own.css import scoped
 from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import FRAME, Section, Site
 from formulon.core.site.slots import slot_values
@@ -24,7 +26,7 @@ from formulon.core.system.system import Scheme, System
 _FOLDER = Path(__file__).parent
 # The parts of the style sheet, in their order. A site carries those that it uses, a preview all of them.
 PARTS = (
-    "base", "buttons", "pictures", "behind", "photographs", "drawings", "cards", "unfold", "large", "rating", "prose", "table", "map", "parts", "form",
+    "base", "buttons", "pictures", "behind", "photographs", "drawings", "cards", "unfold", "large", "rating", "prose", "table", "own", "map", "parts", "form",
     "motif", "gaps",
 )  # fmt: skip
 _SET = ("family", "size", "line-height", "weight", "tracking", "case")  # what a class of a step sets, as tokens
@@ -168,9 +170,9 @@ def used_in(css: str) -> frozenset[str]:
     return frozenset(re.findall(r"var\((--[\w-]+)", css))
 
 
-def preview_tokens(system: System, scheme: Scheme) -> str:
-    """The tokens of one scheme that pages draw with. A drag sets them in every frame, so no other is among them."""
-    return drawn_css(system, scheme, used_names())
+def preview_tokens(system: System, scheme: Scheme, also: frozenset[str] = frozenset()) -> str:
+    """The tokens of one scheme that pages draw with. A drag sets them in every frame, so no other is among them, but for those that own CSS names `also`."""
+    return drawn_css(system, scheme, used_names() | also)
 
 
 @cache
@@ -192,6 +194,16 @@ def placed_css(site: Site) -> str:
                         if css:
                             rules[f'.picture[data-{name}="{text}"]{{{css}}}\n'] = None
     return "".join(rules)
+
+
+def own_css(sections: Iterable[Section]) -> str:
+    """The designer's own style of sections in own HTML and CSS, each confined to its section."""
+    made: dict[str, None] = {}
+    for section in sections:
+        for slot, value in slot_values(section).values():
+            if slot.type == "code" and value["css"]:
+                made[scoped(value["css"], scope_of(section.id, value["html"], value["css"])).css + "\n"] = None
+    return "".join(made)
 
 
 def fitted_css(site: Site, system: System) -> str:

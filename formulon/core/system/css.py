@@ -32,7 +32,7 @@ def drawn_css(system: System, scheme: Scheme, used: frozenset[str]) -> str:
     for ground in GROUNDS:
         own = {
             name: path
-            for name, path in _short_names().items()
+            for name, path in short_names().items()
             if f"--{name}" in used and f"ground/{ground}/{path}" in system.tokens
         }
         lines = [f"--{name}: {system.css(f'ground/{ground}/{path}', scheme)}" for name, path in own.items()]
@@ -59,12 +59,12 @@ def aliases_css(used: frozenset[str]) -> str:
     them out again on every ground of every page. The same for every system."""
     rules = []
     for ground in GROUNDS:
-        lines = "".join(f"--{name}:var(--ground-{ground}-{name});" for name in _short_names() if f"--{name}" in used)
+        lines = "".join(f"--{name}:var(--ground-{ground}-{name});" for name in short_names() if f"--{name}" in used)
         rules.append(f'[data-ground="{ground}"]{{{lines}}}')
     return "\n".join(rules) + "\n"
 
 
 @cache
-def _short_names() -> dict[str, str]:
+def short_names() -> dict[str, str]:
     """The short names, and where among a ground's tokens they lead."""
     return {path.replace("/", "-"): path for path in (GROUND, "motif", "motif-band", *PARTS)}

@@ -10,6 +10,19 @@ from formulon.core.site.site import Site
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
 
+OWN = {
+    "id": "own",
+    "kind": "own_code",
+    "layout": "measure",
+    "content": {
+        "heading": "By hand",
+        "code": {
+            "html": "<script>go()</script><p>Plain</p><p class='veil'>Veiled</p>",
+            "css": "@import 'x'; p { color: #123456 } .veil { background: linear-gradient(red, blue); animation: turn 2s }",
+        },
+    },
+}
+
 
 def broken(site: Site) -> Site:
     wires = {"accent/heading": "lamp", "paper/primary": "chalk"}
@@ -42,6 +55,7 @@ def broken(site: Site) -> Site:
                 {"op": "replace", "path": "/sections/2/content/picture/source", "value": "asset:lost"},
                 {"op": "replace", "path": "/sections/2/content/text", "value": "Made with Ж"},
                 {"op": "replace", "path": "/sections/1/content/items/1/text", "value": "[Forty-five minutes]"},
+                {"op": "add", "path": "/sections/-", "value": OWN},
             ],
         ),
     ]

@@ -28,7 +28,7 @@ ROOT = Path(__file__).resolve().parent.parent.parent.parent
 SLOTS = {
     "text": Slot("Text"), "rich_text": Slot("Story", "rich_text", most=4000), "action": Slot("Button", "action"),
     "picture": Slot("Picture", "picture"), "table": Slot("Prices", "table"),
-    "form": Slot("Form", "form"), "map": Slot("Map", "map"), "rating": Slot("Stars", "rating"),
+    "code": Slot("Code", "code"), "form": Slot("Form", "form"), "map": Slot("Map", "map"), "rating": Slot("Stars", "rating"),
     "items": Slot("Items", "items", most=3, items={"title": Slot("Title"), "link": Slot("Link", "action", variant="text")}),
 }  # fmt: skip
 STORY = "We cut the willow *ourselves*, on\nfour acres of fen.\n\nAsk for:\n\n- baskets\n- **hurdles**\n\n1. Choose\n2. [Write to us](page:home)"
@@ -73,6 +73,8 @@ WRONG: list[tuple[str, Any, str]] = [
     ("form", {"fields": [], "label": "Send"}, "fields"),
     ("form", {"fields": [{"label": "a"}], "label": "Send", "to": "javascript:x"}, "no destination"),
     ("form", {"fields": [{"label": "a", "kind": "file"}], "label": "Send"}, "kind"),
+    ("code", {"html": "a" * 20_001}, "html"),
+    ("code", {"html": "<p>a</p>", "js": "x"}, "js"),
     ("map", {"ways": [{"text": "a", "side": "up"}]}, "side"),
     ("map", {"ways": [{"text": "a"}] * 9}, "ways"),
 ]

@@ -35,6 +35,9 @@ class Work(Protocol):
     def picture(self, place: Any, value: dict[str, Any]) -> Any:
         """A picture."""
 
+    def code(self, place: Any, section: "Section", slot: "Slot", value: dict[str, str], ground: str) -> Iterator[Any]:
+        """The designer's own HTML and CSS."""
+
 
 class SlotType(ABC):
     """A type of slot. Values are plain data, as a document stores them."""

@@ -6,6 +6,7 @@ import { FRAME, pageDocument } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 import type { Bench } from '../../bench/bench';
 import { read } from './marks';
+import { AddSection } from './AddSection';
 import { Compose } from './Compose';
 import { HeaderChoices } from './HeaderChoices';
 import { LayoutSketch } from './LayoutSketch';
@@ -199,6 +200,9 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
           </li>
         );
       })}
+      <li className="page-add">
+        <AddSection page={page} kinds={kinds} current={current} change={change} choose={choose} disabled={disabled} />
+      </li>
       <li className="page-words">
         <label className="slot-check">
           <input

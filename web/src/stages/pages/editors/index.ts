@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import { ActionEditor } from './ActionEditor';
+import { CodeEditor } from './CodeEditor';
 import type { EditorProps } from './editor';
 import { FormEditor } from './FormEditor';
 import { ItemsEditor } from './ItemsEditor';
@@ -21,4 +22,5 @@ export const EDITORS: Record<string, ComponentType<EditorProps>> = {
   form: FormEditor,
   map: MapEditor,
   rating: RatingEditor,
+  code: CodeEditor,
 };

@@ -1,0 +1,84 @@
+"""The facts of a section in the designer's own HTML and CSS: its texts in their colours, its links, its pictures, what is not taken."""
+
+import re
+from collections.abc import Callable, Iterator
+from dataclasses import replace
+from typing import TYPE_CHECKING
+
+from formulon.core.checks.own_cascade import own_colors, own_texts
+from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PagePlace, PictureFact
+from formulon.core.site.changes import Change, pointer
+from formulon.core.site.documents import page_document
+from formulon.core.site.kind import Slot
+from formulon.core.site.own import scope_of
+from formulon.core.site.own.css import scoped
+from formulon.core.site.own.html import cleaned, tree_of
+from formulon.core.site.site import Section, Site
+from formulon.core.system.css import short_names
+from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.system import Scheme, System
+
+if TYPE_CHECKING:
+    from formulon.core.checks.predict import Prediction
+
+_SETS_SIZE = re.compile(r"\bfont(-size)?\s*:")
+_STEPS = ("h2", "h3")
+
+
+def code_facts(
+    work: "Prediction", place: PagePlace, section: Section, slot: Slot, value: dict[str, str], ground: str
+) -> Iterator[Fact]:
+    """All that is known of own HTML and CSS without a browser."""
+    scope = scope_of(section.id, value["html"], value["css"])
+    untold = list[str]()
+    for scheme in work.system.schemes:
+        for text in own_texts(value["html"], value["css"], scope, properties(work.system, ground, scheme)):
+            if "" in (text.color, text.behind):
+                untold.append(text.text)
+                continue
+            # Where type has sizes of its own no text is taken for a large one, which would need less contrast.
+            step = text.tag if text.tag in _STEPS and not _SETS_SIZE.search(value["css"]) else slot.step
+            for run in work.runs(place, text.text, text.tag, step, ground, text.ink):
+                if run.scheme == scheme:
+                    yield replace(run, foreground=text.color or run.foreground, background=text.behind or run.background)
+    own = cleaned(value["html"], scope)
+    for one in tree_of(own.html).iter("a", "img"):
+        if one.tag == "img":
+            yield _picture(work, place, one.get("src", ""), one.get("alt"))
+        elif not (to := one.get("href", "")).startswith("#"):
+            yield Destination(place, " ".join(" ".join(one.itertext()).split()), to, work.alive(to))
+    left_out = (*own.left_out, *scoped(value["css"], scope).left_out)
+    yield OwnCode(place, left_out, own_colors(value["css"], scope), tuple(dict.fromkeys(untold)))
+
+
+def _picture(work: "Prediction", place: PagePlace, source: str, alt: str | None) -> PictureFact:
+    """A picture in HTML: an empty alternative says that it decorates, none says nothing (HTML, 4.8.4.4)."""
+    return work.picture(place, {"source": source, "alt": alt or "", "decorative": alt == ""})
+
+
+def properties(system: System, ground: str, scheme: Scheme) -> dict[str, str]:
+    """The custom properties that hold on a ground in a scheme."""
+    made = {token.property: system.css(token.path, scheme) for token in system.tokens.values()}
+    return made | {
+        f"--{name}": made[full] for name in short_names() if (full := f"--ground-{ground}-{name}") in made
+    }  # fmt: skip
+
+
+def rewritten(site: Site, place: PagePlace, make: Callable[[dict[str, str]], dict[str, str]]) -> Change | None:
+    """The change that puts other HTML and CSS into the slot at a place; None where it is as it was."""
+    page = site.page(place.page)
+    for index, section in enumerate(page.sections if page else []):
+        if section.id == place.section:
+            value = section.content[place.slot]
+            made = {**value, **make(value)}
+            path = pointer("sections", index, "content", place.slot)
+            patch = [{"op": "replace", "path": path, "value": made}]
+            return Change(document=page_document(place.page), patch=patch) if made != value else None
+    return None
+
+
+def colors_on(system: System, ground: str) -> dict[str, str]:
+    """The colours of the system that own CSS on a ground would take, by their custom properties."""
+    made = properties(system, ground, system.schemes[0])
+    names = [f"--{name}" for name in short_names()] + [f"--ground-{one}-background" for one in GROUNDS]
+    return {name: made[name] for name in names if re.fullmatch(r"#[0-9a-f]{6}", made.get(name, ""))}
