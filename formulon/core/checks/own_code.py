@@ -3,15 +3,20 @@
 import re
 from collections.abc import Callable, Iterator
 from dataclasses import replace
+from functools import partial
 from typing import TYPE_CHECKING
 
-from formulon.core.checks.own_cascade import own_colors, own_texts
+from formulon.core.checks.own_cascade import own_colors, own_texts, painted
 from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PagePlace, PictureFact
+from formulon.core.checks.rule import Remedy
+from formulon.core.color.difference import difference
+from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.documents import page_document
+from formulon.core.site.geometry import general
 from formulon.core.site.kind import Slot
 from formulon.core.site.own import scope_of
-from formulon.core.site.own.css import scoped
+from formulon.core.site.own.css import scoped, tidied
 from formulon.core.site.own.html import cleaned, tree_of
 from formulon.core.site.site import Section, Site
 from formulon.core.system.css import short_names
@@ -22,6 +27,7 @@ if TYPE_CHECKING:
     from formulon.core.checks.predict import Prediction
 
 _SETS_SIZE = re.compile(r"\bfont(-size)?\s*:")
+INKS = ("heading", "body", "quiet", "link")  # of a ground, for texts
 _STEPS = ("h2", "h3")
 
 
@@ -82,3 +88,22 @@ def colors_on(system: System, ground: str) -> dict[str, str]:
     made = properties(system, ground, system.schemes[0])
     names = [f"--{name}" for name in short_names()] + [f"--ground-{one}-background" for one in GROUNDS]
     return {name: made[name] for name in names if re.fullmatch(r"#[0-9a-f]{6}", made.get(name, ""))}
+
+
+def from_system(site: Site, system: System, place: PagePlace) -> Iterator[Remedy]:
+    """Each colour that is written out in the own CSS at a place, as the nearest of the system's on the section's ground."""
+    section = site.section(place.page, place.section)
+    if section is None or section.catalogue.slot(general(place.slot)).type != "code":
+        return
+    known = {name: from_hex(color) for name, color in colors_on(system, section.ground).items()}
+
+    def taken(name: str, color: str) -> str:
+        """Of texts an ink, of anything else whatever is nearest."""
+        fitting = [one for one in known if name != "color" or one.removeprefix("--") in INKS]
+        return f"var({min(fitting, key=lambda one: (difference(known[one], from_hex(color)), one))})"
+
+    change = rewritten(
+        site, place, lambda own: {"css": tidied(own["css"], lambda name, value: painted(value, partial(taken, name)))}
+    )
+    if change:
+        yield Remedy("Take the nearest colours of the system", (change,))

@@ -13,7 +13,8 @@ from lxml import html as lxml_html
 from formulon.core.checks.own_cascade import own_colors, own_texts, resolved
 from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PictureFact, TextRun
 from formulon.core.checks.predict import predict, predict_section
-from formulon.core.checks.runner import check
+from formulon.core.checks.runner import check, check_site
+from formulon.core.site.changes import Change, apply
 from formulon.core.site.own.css import scoped
 from formulon.core.site.own.html import TAGS, cleaned, divided
 from formulon.core.site.planning.planner import plan
@@ -271,3 +272,13 @@ def test_long_words_are_divided_but_for_what_is_copied() -> None:
     made = divided(cleaned("<p>Handwerkskammerpräsident &amp; <code>handwerkskammerpraesident</code></p>").html, "de")
     assert "\u00ad" in made.partition("<code>")[0] and "<code>handwerkskammerpraesident</code>" in made
     assert made.replace("\u00ad", "") == "<p>Handwerkskammerpräsident &amp; <code>handwerkskammerpraesident</code></p>"
+
+
+def test_a_colour_that_fails_is_led_back_to_the_system() -> None:
+    site = with_code("<p>Low</p>", "p { color: #888; border: 1px solid #777 }")
+    (low,) = [one for one in check_site(site).findings if one.rule == "contrast/text-minimum" and one.section == "own"]
+    fix = next(one for one in low.fixes if one.label == "Take the nearest colours of the system")
+    mended = apply(site, [Change.model_validate(one) for one in fix.changes])
+    css = mended.pages[0].sections[-1].content["code"]["css"]
+    assert re.fullmatch(r"p \{ color: var\(--[\w-]+\); border: 1px solid var\(--[\w-]+\); \}", css)
+    assert not [one for one in check_site(mended).findings if one.section == "own" and one.rule != "content/placeholder-left"]

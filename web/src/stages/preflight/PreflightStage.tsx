@@ -18,6 +18,7 @@ const FAMILIES: Record<string, string> = {
   structure: 'Structure',
   layout: 'Layout',
   publishing: 'Publishing',
+  code: 'Own code',
 };
 
 const stops = (finding: Finding) => finding.severity === 'stop' && finding.outcome === 'fail';

@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Mapping
 from typing import Any
 
+from formulon.core.checks.own_code import from_system
 from formulon.core.checks.page_facts import TextRun, is_large
 from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.color.contrast import contrast_ratio, shown
@@ -30,6 +31,7 @@ def below(run: TextRun, text: float, large: float) -> Iterator[Verdict]:
 
 
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
+    yield from from_system(site, system, run.place)
     yield from ways_out(system, run)
     yield from other_grounds(site, run)
     if site.choices.policy != "AA":
