@@ -6,11 +6,14 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, Page
 
+from formulon.core.checks.page_facts import SectionHead
+from formulon.core.checks.predict import predict
+from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.extents import Extents
 from formulon.core.site.layout import class_of
 from formulon.core.site.site import Section
 from formulon.core.system.resolve import resolve
-from tests.browser.test_layouts import READ, site, write
+from tests.browser.test_layouts import READ, filled, site, write
 from tests.browser.test_published import show
 
 WIDTHS = (360, 768, 1280)
@@ -67,3 +70,28 @@ def test_regions_stand_where_they_are_told_to(tab: Page, tmp_path: Path, case: s
     assert told > 100
     # Browsers round every line's height to a 64th of a pixel, which comes to 1 in 3,000 (see Chromium's LayoutUnit).
     assert len(off) <= told // 200, off
+
+
+def test_the_foot_of_an_opening_on_a_phone_is_where_it_is_told(tab: Page, tmp_path: Path) -> None:
+    """Every opening with few and many contents, under the header, on a phone: where the words end, within 2 px."""
+    told = 0
+    for case in ("few", "many"):
+        made = site(case, "columns")
+        kind = CATALOGUE["hero"]
+        content = {name: value for name, slot in kind.slots.items() if (value := filled(slot, case))}
+        for layout in kind.layouts:
+            opening = Section.model_validate({"id": "hero", "kind": "hero", "layout": layout, "content": content})
+            home = made.pages[0].model_copy(update={"sections": [opening]})
+            one = made.model_copy(update={"pages": [home, *made.pages[1:]]})
+            head = next(
+                fact for fact in predict(one, one.system(), [home]) if isinstance(fact, SectionHead) and fact.kind == "hero"
+            )
+            write(one, tmp_path)
+            show(tab, tmp_path, "index.html", 360)
+            seen = tab.evaluate(
+                "Math.max(...[...document.querySelectorAll('.hero .slot--heading, .hero .slot--text')]"
+                ".filter(e => !e.closest('.items')).map(e => e.getBoundingClientRect().bottom))"
+            )
+            assert head.foot in (0.0, pytest.approx(seen, abs=2)), (case, layout, head.foot, seen)
+            told += head.foot > 0
+    assert told >= 20

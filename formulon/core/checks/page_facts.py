@@ -132,13 +132,20 @@ class PageHead:
 
 @dataclass(frozen=True, slots=True)
 class SectionHead:
-    """A section: its kind, its layout and its ground; `frame` where it stands on every page."""
+    """A section: its kind, its layout and its ground; `frame` where it stands on every page.
+
+    `items` are those of its collection and `rows` the rows that they take on a desktop. `foot` is how far down a phone's first
+    screen its words reach, in px with the header, where it is a page's first and that can be told; else 0.
+    """
 
     place: PagePlace
     kind: str
     layout: str
     ground: str
     frame: bool = False
+    items: int = 0
+    rows: int = 0
+    foot: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)

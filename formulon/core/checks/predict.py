@@ -23,7 +23,8 @@ from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.color.treatment import Treatment
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import ground_at, on_card
-from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px
+from formulon.core.site.extents import Extents
+from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px, rows_of
 from formulon.core.site.header import has_strip, more, name_room, name_scale, rows
 from formulon.core.site.header import names as header_names
 from formulon.core.site.kind import Slot
@@ -47,6 +48,7 @@ from formulon.core.type.shaping import missing
 
 HEADER, FOOTER = "header", "footer"
 _HOME = 44.0  # least width and height in px of the link that the header's mark is, by the style sheet
+PHONE = 360  # px; the narrow width that is checked
 _STATES = ("rest", "hover", "pressed")
 
 
@@ -78,6 +80,7 @@ class Prediction:
         self.colors: dict[tuple[str, str], list[tuple[Scheme, str, str]]] = {}
         self.links_known: dict[tuple[str, int, int], tuple[float, float]] = {}
         self.rows = rows(site, system)
+        self.extents = Extents(system, site.choices, self.language)
         self.rooms: dict[tuple[Box, int, float], float] = {}
         self.link_padding = float(system.tokens["link/padding-block"].value["value"])
 
@@ -196,8 +199,12 @@ class Prediction:
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
         place = PagePlace(page.id, section.id, "")
-        yield SectionHead(place, section.kind, section.layout, section.ground, section.kind in FRAME)
         layout = section.declared
+        held = section.content.get(layout.collection[0]) if layout.collection else ()
+        foot = self.foot(section) if page.sections and section.id == page.sections[0].id else 0.0
+        yield SectionHead(
+            place, section.kind, section.layout, section.ground, section.kind in FRAME, len(held or ()), rows_of(section), foot
+        )
         standing, cards = list[TextRun](), on_card(section, self.site.choices)
         for path, (slot, value) in slot_values(section).items():
             own = general(path)
@@ -213,6 +220,25 @@ class Prediction:
                 yield fact
         if standing:
             yield self.on_picture(page, section, standing)
+
+    def foot(self, section: Section) -> float:
+        """How far down a phone's screen the words of a page's first section reach, in px; 0 where that cannot be told."""
+        regions = section.declared.regions
+        heights = [self.extents.region(section, region, PHONE) for region in regions.values()]
+        if section.declared.on_picture or any(one is not None and not one.told for one in heights):
+            return 0.0
+        feet = []
+        for name, box in self.extents.of(section, PHONE)[0].items():
+            words = [index for index, slot in enumerate(regions[name].slots) if slot in ("heading", "text")]
+            upper = replace(regions[name], slots=regions[name].slots[: words[-1] + 1]) if words else None
+            held = upper and self.extents.region(section, upper, PHONE)
+            if held:
+                place = regions[name].place("phone")
+                under = self.extents.space(place.inset, PHONE) + self.extents.space(place.below, PHONE)
+                feet.append(box.top + held.px - under)
+        # The header's row is as high as what can be pressed in it, within its space above and below.
+        header = max(_HOME, self.least) + 2 * self.extents.space("3", PHONE)
+        return header + max(feet) if feet else 0.0
 
     def has_picture(self, section: Section) -> bool:
         """Whether the picture that texts would stand on is there."""

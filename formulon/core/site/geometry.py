@@ -231,3 +231,18 @@ def action_size(
     if wide > room:
         wide, lines = room, line_count(step.family, step.weight, label, size, room - inline, step.tracking, language)
     return max(least, wide), max(least, size * (max(lines * step.line_height, 1.25 if arrow else 0) + 2 * block) + border)
+
+
+def rows_of(section: Section) -> int:
+    """The rows that the items of a section take on a desktop; 0 where it has none."""
+    found = section.declared.collection
+    count = len(section.content.get(found[0]) or ()) if found else 0
+    if not found or not count:
+        return 0
+    _, region, items = found
+    columns, rows, left = region.place("desktop").columns(), 0, 0
+    for span in items.at.spans(count):
+        if span > left:
+            rows, left = rows + 1, columns
+        left -= span
+    return rows

@@ -29,6 +29,19 @@ class Slot:
         return TYPES[self.type]
 
 
+@dataclass(frozen=True, slots=True)
+class Usual:
+    """What the trade takes for the right measure of a kind (common practice). Nothing is asked where it is zero or empty."""
+
+    least: int = 0  # items
+    most: int = 0
+    rows: int = 0  # of items on a desktop
+    even: bool = False  # their number
+    sentences: Mapping[str, int] = field(default_factory=dict)  # the most of them in a slot
+    alike: str = ""  # the slot of items whose texts are about as long, where they stand side by side
+    first: tuple[str, ...] = ()  # slots of items: what others have of them, the first has, too
+
+
 @dataclass(frozen=True, slots=True, eq=False)
 class Kind:
     """A section kind. `tag` is its element; `motif_first` has the brand motif stand before its parts."""
@@ -39,6 +52,7 @@ class Kind:
     ground: str = "paper"
     tag: str = "section"
     motif_first: bool = False
+    usual: Usual = Usual()
 
     def has(self, path: str) -> bool:
         """Whether a part that a layout draws is a slot, "heading" or "items/title"."""

@@ -9,9 +9,12 @@ from formulon.core.checks.page_facts import Destination, PageHead, PagePlace, Se
 from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import PROFILES, Profile, profile_of
 from formulon.core.checks.rule import Verdict, rules
+from formulon.core.checks.rules.content.sentences import sentences
 from formulon.core.checks.runner import Finding, Preflight, check, check_site
 from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
+from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply
+from formulon.core.site.geometry import rows_of
 from formulon.core.site.site import Section, Site
 from formulon.core.system.resolve import resolve
 
@@ -234,3 +237,102 @@ def test_header_and_footer_are_checked_once_however_many_pages_there_are(site: S
     assert {name: told[name] for name in OUTCOMES} == {name: sum(part.counts[name] for part in parts) for name in OUTCOMES}
     assert len(parts) == len(many.pages) + 2 and work.frame().counts["pass"] > 20
     assert Preflight(bad).fixes(finding)
+
+
+# The trade's measures
+
+
+def of_kind(kind: str, layout: str, items: list[dict[str, Any]], **content: Any) -> Section:
+    made = {
+        "id": "own",
+        "kind": kind,
+        "layout": layout,
+        "departs": True,
+        "content": {"heading": "Own", "items": items} | content,
+    }
+    return Section.model_validate(made)
+
+
+PICTURE = {"source": "drawn:arcs/1", "alt": "", "decorative": True}
+
+
+@pytest.mark.parametrize(("count", "code"), [(1, "few"), (2, ""), (3, ""), (4, "many"), (7, "many")])
+def test_two_or_three_quotes_convince(site: Site, count: int, code: str) -> None:
+    quotes = [{"text": f"It is quiet at {number}.", "name": "A. Miller"} for number in range(count)]
+    seen = found(with_sections(site, of_kind("quotes", "voices", quotes)), "content/usual-number")
+    assert [one.code for one in seen] == [code] * bool(code)
+    if code == "many":
+        (fix,) = seen[0].fixes
+        assert len(fix.changes[0]["patch"]) == count - 3
+
+
+@pytest.mark.parametrize(("count", "odd"), [(1, False), (2, False), (3, True), (4, False), (9, True)])
+def test_pictures_of_a_gallery_are_even_in_number(site: Site, count: int, odd: bool) -> None:
+    layout = next(iter(CATALOGUE["gallery"].layouts))
+    pictures = [{"picture": PICTURE}] * count
+    seen = found(with_sections(site, of_kind("gallery", layout, pictures)), "content/usual-number")
+    assert [(one.code, [fix.label for fix in one.fixes]) for one in seen] == [("odd", ["Leave the last one out"])] * odd
+
+
+def test_marks_stand_in_two_rows_at_most(site: Site) -> None:
+    for layout in CATALOGUE["logos"].layouts:
+        for count in (2, 5, 12):
+            marks = [{"picture": PICTURE, "name": f"Mark {number}"} for number in range(count)]
+            section = of_kind("logos", layout, marks)
+            seen = found(with_sections(site, section), "layout/rows-of-items")
+            assert len(seen) == (rows_of(section) > 2), (layout, count)
+            assert not seen or seen[0].measured == rows_of(section)
+
+
+def test_rows_are_counted_by_the_spans_of_items(site: Site) -> None:
+    three = [{"title": "A", "text": "B"}] * 7
+    assert [rows_of(of_kind("features", "rows", three[:count])) for count in (1, 2, 3, 4, 6, 7)] == [1, 1, 1, 1, 2, 2]
+
+
+@pytest.mark.parametrize(
+    ("text", "many"),
+    [
+        ("Dark skies.", 0),
+        ("Dark skies. Open at eight, e.g. on Fridays.", 0),
+        ("One. Two. Three.", 1),
+        ("Ein Satz. Noch einer! Drei?", 1),
+    ],
+)
+def test_a_proposition_is_one_or_two_sentences(site: Site, text: str, many: int) -> None:
+    body = site.model_dump()
+    body["pages"][0]["sections"][0]["content"]["text"] = text
+    seen = found(Site.model_validate(body), "content/sentences")
+    assert [(one.target, one.required) for one in seen] == [("text", 2)] * many
+    assert not seen or seen[0].fixes[0].changes[0]["patch"][0]["value"] == " ".join(sentences(text)[:2])
+
+
+@pytest.mark.parametrize(
+    ("lengths", "told"), [((80, 90, 100), False), ((20, 60, 70), False), ((30, 60, 200), True), ((90, 300), True)]
+)
+def test_texts_side_by_side_are_about_as_long(site: Site, lengths: tuple[int, ...], told: bool) -> None:
+    items = [{"title": "A", "text": ("word " * 60)[:length].strip()} for length in lengths]
+    seen = found(with_sections(site, of_kind("features", "rows", items)), "content/lengths-alike")
+    assert len(seen) == told
+    stacked = next(name for name in CATALOGUE["features"].layouts if rows_of(of_kind("features", name, items)) == len(items))
+    assert found(with_sections(site, of_kind("features", stacked, items)), "content/lengths-alike") == []
+
+
+def test_the_offer_with_most_to_show_stands_first(site: Site) -> None:
+    plain, priced = {"title": "A", "text": "B"}, {"title": "C", "text": "D", "price": "£ 4", "picture": PICTURE}
+    layout = next(iter(CATALOGUE["offers"].layouts))
+    assert found(with_sections(site, of_kind("offers", layout, [priced, plain])), "content/strongest-first") == []
+    assert found(with_sections(site, of_kind("offers", layout, [plain, plain])), "content/strongest-first") == []
+    shown = next(name for name, one in CATALOGUE["offers"].layouts.items() if {"items/price", "items/picture"} & one.drawn)
+    (one,) = found(with_sections(site, of_kind("offers", shown, [plain, priced])), "content/strongest-first")
+    (fix,) = one.fixes
+    assert fix.label == "Put it first" and fix.changes[0]["patch"][0]["op"] == "move"
+
+
+def test_the_opening_is_read_on_a_phone_s_first_screen(site: Site) -> None:
+    assert found(site, "layout/first-screen") == []
+    body = site.model_dump()
+    body["pages"][0]["sections"][0] |= {"layout": "words"}
+    body["pages"][0]["sections"][0]["content"]["text"] = "A long proposition that goes on and on. " * 14
+    body["choices"]["scale"]["steps"]["intro"] = {"small": 24, "large": 24}
+    (one,) = found(Site.model_validate(body), "layout/first-screen")
+    assert one.measured is not None and one.measured > 640 and one.width == 360

@@ -52,3 +52,25 @@ def remove_section(site: Site, place: PagePlace) -> tuple[Change, ...]:
     if found is None or found[0] == "frame":
         return ()
     return (Change(document=found[0], patch=[{"op": "remove", "path": pointer(*found[1])}]),)
+
+
+def without_items(site: Site, place: PagePlace, gone: range) -> tuple[Change, ...]:
+    """Leaves items of a place's section out, by their numbers."""
+    found = find_section(site, place)
+    slot = found[2].declared.collection if found else None
+    if found is None or slot is None:
+        return ()
+    document, base, _ = found
+    patch = [{"op": "remove", "path": pointer(*base, "content", slot[0], index)} for index in reversed(gone)]
+    return (Change(document=document, patch=patch),)
+
+
+def item_first(site: Site, place: PagePlace, index: int) -> tuple[Change, ...]:
+    """Moves an item of a place's section to the first place."""
+    found = find_section(site, place)
+    slot = found[2].declared.collection if found else None
+    if found is None or slot is None:
+        return ()
+    document, base, _ = found
+    source, target = (pointer(*base, "content", slot[0], number) for number in (index, 0))
+    return (Change(document=document, patch=[{"op": "move", "from": source, "path": target}]),)

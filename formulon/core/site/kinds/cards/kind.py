@@ -1,6 +1,6 @@
 """Several things of one kind: what is offered, ways to reach, proofs."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import HEADING, INTRO, LINK, PICTURE
 from formulon.core.site.layout import Collection, Layout, Place, Region, Tracks
 
@@ -112,4 +112,5 @@ KIND = Kind(
         ),
     },
     ground="tint",
+    usual=Usual(alike="text", first=("picture", "link")),
 )

@@ -1,6 +1,6 @@
 """What speaks for it: points, each a few words long, without links."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import FOUR, HEADING, INTRO, OVER, PICTURE, TEXT, TITLE, TWO, beside, under
 from formulon.core.site.layout import Collection, Layout, Place, Region, Room, Tracks
 
@@ -96,4 +96,5 @@ KIND = Kind(
             steps={"items/title": "h4"},
         ),
     },
+    usual=Usual(alike="text"),
 )

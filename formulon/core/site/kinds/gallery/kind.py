@@ -1,6 +1,6 @@
 """Pictures, each with a caption where it has one. A picture that is pressed opens large, without a script."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import HEADING, INTRO, OVER, PICTURE, face
 from formulon.core.site.layout import Collection, Layout, Place, Region, Tracks
 
@@ -124,4 +124,5 @@ KIND = Kind(
             },
         ),
     },
+    usual=Usual(even=True),
 )

@@ -1,6 +1,6 @@
 """The opening of a page."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import ACTIONS as _ACTIONS
 from formulon.core.site.kinds.shared import INTRO, PICTURE, PRIMARY, SECONDARY
 from formulon.core.site.layout import Collection, Layout, Place, Region, Room, Tracks
@@ -312,4 +312,5 @@ KIND = Kind(
         ),
     },
     ground="deep",
+    usual=Usual(sentences={"text": 2}),
 )

@@ -1,6 +1,6 @@
 """Whom one works for or with: their marks, or their names."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import HEADING, INTRO, PICTURE
 from formulon.core.site.layout import Collection, Layout, Place, Region, Room, Tracks
 
@@ -96,4 +96,5 @@ KIND = Kind(
         ),
     },
     ground="paper",
+    usual=Usual(rows=2),
 )

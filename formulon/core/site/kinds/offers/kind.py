@@ -1,6 +1,6 @@
 """What is offered as a list: each with its words, and what it costs where that is known."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import HEADING, INTRO, LINK, OVER, PICTURE, TEXT, TITLE, beside
 from formulon.core.site.layout import Collection, Layout, Place, Region, Tracks
 
@@ -135,4 +135,5 @@ KIND = Kind(
         ),
     },
     ground="tint",
+    usual=Usual(first=("price", "picture", "link")),
 )

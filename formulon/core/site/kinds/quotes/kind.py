@@ -1,6 +1,6 @@
 """What others say: their words, who they are and what they do."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import HEADING, PICTURE
 from formulon.core.site.layout import Collection, Layout, Place, Region, Room, Tracks
 
@@ -102,4 +102,5 @@ KIND = Kind(
             Room("7", "7"),
         ),
     },
+    usual=Usual(least=2, most=3),
 )

@@ -1,6 +1,6 @@
 """How it goes, one step after another."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import HEADING, INTRO, OVER, TEXT, TITLE, beside, under
 from formulon.core.site.layout import Collection, Layout, Place, Region, Tracks
 
@@ -95,4 +95,5 @@ KIND = Kind(
             steps={"items/title": "h4"},
         ),
     },
+    usual=Usual(alike="text"),
 )

@@ -1,6 +1,6 @@
 """The people: who they are and what they do."""
 
-from formulon.core.site.kind import Kind, Slot
+from formulon.core.site.kind import Kind, Slot, Usual
 from formulon.core.site.kinds.shared import FOUR, HEADING, INTRO, LINK, OVER, PICTURE, TEXT, TWO, beside, face, under
 from formulon.core.site.layout import Collection, Layout, Place, Region, Tracks
 
@@ -131,4 +131,5 @@ KIND = Kind(
             },
         ),
     },
+    usual=Usual(alike="text"),
 )
