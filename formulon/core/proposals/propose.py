@@ -79,8 +79,8 @@ def _arranged(site: Site, number: int, last: Sequence[Composed]) -> tuple[int, C
 def unlike(one: Sequence[Proposed], other: Sequence[Proposed]) -> float:
     """How far two styles differ, 0–1: the share of what is seen in the parts that are not the same."""
     by_part = {made.part: made.values for made in other}
-    whole = sum(PARTS[made.part].seen for made in one)
-    apart = sum(PARTS[made.part].seen for made in one if by_part.get(made.part) != made.values)
+    whole = sum(PARTS[made.part].tells for made in one)
+    apart = sum(PARTS[made.part].tells for made in one if by_part.get(made.part) != made.values)
     return apart / whole if whole else 0.0
 
 

@@ -16,13 +16,13 @@ from formulon.core.type.alike import defaults
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """A part of a style: what it is called, the values that it holds, as paths of a document, and how much of what one sees it makes
-    up, 0–1 (common practice: type, colour and composition are seen first)."""
+    """A part of a style: what it is called, the values that it holds, as paths of a document, and how much it
+    tells one style from another, 0–1 (common practice: type, colour and composition are seen first)."""
 
     id: StylePart
     name: str
     paths: tuple[str, ...]
-    seen: float
+    tells: float
     document: str = "choices"
 
 
@@ -101,9 +101,9 @@ def decided(site: Site, part: StylePart) -> str:
 
 
 def still_as_it_came(site: Site) -> list[Part]:
-    """The parts that nobody has decided, what is seen most first."""
+    """The parts that nobody has decided. How much of each is seen on the pages is in seen.py."""
     came = [one for one in PARTS.values() if one.id not in site.choices.settled and one.id not in site.choices.taken]
-    return sorted((one for one in came if not decided(site, one.id)), key=lambda one: -one.seen)
+    return [one for one in came if not decided(site, one.id)]
 
 
 def named_faces(identity: Identity) -> bool:

@@ -7,14 +7,15 @@ from formulon.studio.api.shapes import Shape
 
 
 class PartState(Shape):
-    """A part of the style: what it is called; why no proposal changes it, empty where one may; whether it is still as it came; and
-    whether it was settled."""
+    """A part of the style: what it is called; why no proposal changes it, empty where one may; whether it is still as it came;
+    whether it was settled; and its share, 0–1, of what is seen of the pages, first screens counting three times."""
 
     id: StylePart
     name: str
     decided: str
     as_it_came: bool
     settled: bool
+    seen: float
 
 
 class ProposedPart(Shape):

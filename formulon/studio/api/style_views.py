@@ -4,6 +4,7 @@ from django.http import Http404, HttpResponseBase
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.request import Request
 
+from formulon.core.proposals.seen import shares
 from formulon.core.proposals.style import PARTS, decided, still_as_it_came
 from formulon.core.site.render import Preview, render_page
 from formulon.studio.api import shapes, style_shapes
@@ -25,6 +26,7 @@ class StylesView(View):
         found = styles.listed(brand, int(first) if first.isdigit() else 0)
         site = sites.load(brand)
         came = {part.id for part in still_as_it_came(site)}
+        seen = shares(site, site.system())
         following = found[-1].number + 1
         return answer(
             style_shapes.StyleProposals(
@@ -39,9 +41,9 @@ class StylesView(View):
                 parts=[
                     style_shapes.PartState(
                         id=part.id, name=part.name, decided=decided(site, part.id), as_it_came=part.id in came,
-                        settled=part.id in site.choices.settled,
+                        settled=part.id in site.choices.settled, seen=seen[part.id],
                     )
-                    for part in sorted(PARTS.values(), key=lambda part: -part.seen)
+                    for part in sorted(PARTS.values(), key=lambda part: -seen[part.id])
                 ],
                 next=following if following <= styles.MOST else 0,
             )

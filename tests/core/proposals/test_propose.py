@@ -12,13 +12,15 @@ from hypothesis import strategies as st
 from formulon.core.checks.runner import check_site
 from formulon.core.proposals.aims import aims
 from formulon.core.proposals.propose import LAST, apart, applied, proposals, unlike
+from formulon.core.proposals.seen import shares
 from formulon.core.proposals.style import PARTS, StyleProposal, decided, still_as_it_came, values_of
+from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.documents import CHOICES, FRAME_DOCUMENT, IDENTITY, documents, planned, site_of
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.planning.rhythms import BEATS
 from formulon.core.site.signature import likeness, signature
-from formulon.core.site.site import Site
-from formulon.core.system.documents.choices import Choices
+from formulon.core.site.site import Section, Site
+from formulon.core.system.documents.choices import Choices, Scale
 from formulon.core.system.documents.identity import Character, Identity
 from formulon.core.system.facets.type_pairs import AXES
 from formulon.core.type.alike import writes
@@ -195,15 +197,36 @@ def test_another_can_follow_one_that_was_taken_and_what_was_changed_since_stays(
     assert decided(by_hand, "space") == "It was changed by hand." and not decided(by_hand, "scale")
 
 
-def test_what_is_still_as_it_came_is_told_by_how_much_it_is_seen() -> None:
+def test_what_is_still_as_it_came_is_told() -> None:
     of = site("no colours")
-    came = still_as_it_came(of)
-    assert {one.id for one in came} == set(PARTS) and [one.seen for one in came] == sorted(
-        (one.seen for one in came), reverse=True
-    )
+    assert {one.id for one in still_as_it_came(of)} == set(PARTS)
     made = taken(of, eight(of)[0])
     assert {one.id for one in still_as_it_came(made)} == set(PARTS) - set(made.choices.taken)
     assert not still_as_it_came(of.with_choices(Choices(settled=list(PARTS))))
+
+
+def test_how_much_is_seen_of_a_part_follows_from_the_pages() -> None:
+    of = site("no colours")
+    before = shares(of, of.system())
+    assert set(before) == set(PARTS) and all(0 <= one <= 1 for one in before.values())
+    assert (
+        before["layouts"] == 1
+        and before["motion"] == before["motif"] == before["cards"] == 0 < before["type"] < before["rhythm"]
+    )
+    gallery = {"picture": {"source": "drawn:arcs/1", "alt": "", "decorative": True}}
+    layout = next(iter(CATALOGUE["gallery"].layouts))
+    hung = Section.model_validate({"id": "hung", "kind": "gallery", "layout": layout, "content": {"items": [gallery] * 8}})
+
+    def seen(at: int) -> dict[str, float]:
+        home = of.pages[0].model_copy(update={"sections": [*of.pages[0].sections[:at], hung, *of.pages[0].sections[at:]]})
+        made = of.model_copy(update={"pages": [home]})
+        return dict(shares(made, made.system()))
+
+    last, second = seen(len(of.pages[0].sections)), seen(0)
+    assert second["pictures"] > last["pictures"] > before["pictures"], "a first screen counts more"
+    assert last["type"] < before["type"] and last["corners"] >= last["pictures"]
+    large = of.with_choices(of.choices.model_copy(update={"scale": Scale(size=1.3)}))
+    assert shares(large, large.system())["scale"] > before["scale"]
 
 
 _AXIS = st.one_of(st.none(), st.integers(-2, 2))

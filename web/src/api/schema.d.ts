@@ -2795,8 +2795,8 @@ export interface components {
         };
         /**
          * PartState
-         * @description A part of the style: what it is called; why no proposal changes it, empty where one may; whether it is still as it came; and
-         *     whether it was settled.
+         * @description A part of the style: what it is called; why no proposal changes it, empty where one may; whether it is still as it came;
+         *     whether it was settled; and its share, 0–1, of what is seen of the pages, first screens counting three times.
          */
         PartState: {
             /** Id */
@@ -2809,6 +2809,8 @@ export interface components {
             as_it_came: boolean;
             /** Settled */
             settled: boolean;
+            /** Seen */
+            seen: number;
         };
         /** Person */
         Person: {

@@ -3,6 +3,9 @@ import { CHOICES } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 import type { StyleChoice } from './useStyleChoice';
 
+/** A share in words: “38 % of what is seen”. */
+const percent = (share: number) => (share >= 0.005 ? `${Math.round(share * 100)} % of what is seen` : 'seen in moving');
+
 /** One whole style, part by part with its reasons; and what is still as it came. */
 export function StyleFacet({ choice }: { choice: StyleChoice }) {
   const { brand, canWrite } = useShown('brand', 'canWrite');
@@ -92,11 +95,15 @@ export function StyleFacet({ choice }: { choice: StyleChoice }) {
       {came.length > 0 && (
         <section aria-labelledby="as-it-came">
           <h2 id="as-it-came">Still as it came</h2>
-          <p className="soft">Nobody has decided these; what is seen most comes first.</p>
+          <p className="soft">
+            Nobody has decided these. First comes what makes up most of what visitors see, on first screens above all.
+          </p>
           <ul className="style-came">
             {came.map((one) => (
               <li key={one.id}>
-                <b>{one.name}</b>
+                <b>
+                  {one.name} <span className="soft">{percent(one.seen)}</span>
+                </b>
                 <span className="style-says">{says.get(one.id)}</span>
                 <button
                   type="button"

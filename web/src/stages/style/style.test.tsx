@@ -17,6 +17,7 @@ const part = (id: string, name: string, more = {}) => ({
   decided: '',
   as_it_came: true,
   settled: false,
+  seen: 0.384,
   ...more,
 });
 const styles = (first = 1, next = 9): StyleProposals =>
@@ -31,7 +32,7 @@ const styles = (first = 1, next = 9): StyleProposals =>
     })),
     parts: [
       part('type', 'Typefaces'),
-      part('scale', 'Type scale'),
+      part('scale', 'Type scale', { seen: 0.001 }),
       part('corners', 'Corners', { decided: 'It was set by hand.', as_it_came: false }),
     ],
     next,
@@ -62,6 +63,16 @@ describe('style proposals', () => {
     await userEvent.click(screen.getByRole('button', { name: '2 Calm 2' }));
     expect(screen.getByRole('heading', { name: 'Style 2: Calm 2' })).toBeInTheDocument();
     expect(screen.getAllByText('Family 2.').length).toBeGreaterThan(0);
+  });
+
+  it('tell what is still as it came, with how much of it is seen', async () => {
+    answers({ [LIST]: styles(), [PREVIEW]: { html: '' } });
+    draw(<Both />);
+    const came = within(await screen.findByRole('region', { name: 'Still as it came' })).getAllByRole('listitem');
+    expect(came.map((one) => one.querySelector('b')?.textContent)).toEqual([
+      'Typefaces 38 % of what is seen',
+      'Type scale seen in moving',
+    ]);
   });
 
   it('are taken whole, in parts or one part alone, by one write', async () => {
