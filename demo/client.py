@@ -22,7 +22,7 @@ from reportlab.pdfbase.ttfonts import TTFont as PdfFont
 from reportlab.pdfgen.canvas import Canvas
 
 FOLDER = Path(__file__).parent / "quillmoor"
-LIBRARY = Path(__file__).parent.parent / "formulon" / "core" / "type" / "library"
+LIBRARY = Path(__file__).parent.parent / "formulon" / "typefaces" / "files"
 COLORS = {
     "Night": ("#1B2147", (27, 33, 71), (95, 88, 35, 42), "Quillmoor Night"),
     "Lamp": ("#F2A93B", (242, 169, 59), (3, 38, 85, 0), "Quillmoor Lamp"),

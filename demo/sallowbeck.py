@@ -33,19 +33,19 @@ Every basket has a base of eight sticks and a rim that is woven in, not nailed o
 3. Soaking: A week in the beck makes them bend without a crack.
 4. Weaving: Base, stakes, sides and rim, in one sitting.
 """,
-    "prices.md": """# Prices
+    "courses.md": """# Courses
+
+Saturday 14 March, 10:00 – A round basket in a day
+Saturday 11 April, 10:00 – Frames and handles
+Sunday 10 May, 10:00 – A living willow fence
+
+## Prices
 
 Log basket: £95
 Bread basket: £38
 Cycle basket: £64
 Cradle, made to order: £210
 Mending, by the hour: £24
-""",
-    "courses.md": """# Courses
-
-Saturday 14 March, 10:00 – A round basket in a day
-Saturday 11 April, 10:00 – Frames and handles
-Sunday 10 May, 10:00 – A living willow fence
 """,
     "voices.md": """# What people say
 

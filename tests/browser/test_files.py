@@ -99,17 +99,17 @@ def test_from_a_dropped_folder_to_the_system(page: Page, worker: None) -> None:
     expect(page.get_by_role("radio", name=re.compile("^A place to visit"))).to_be_checked()
     page.get_by_role("button", name="very calm").click()
     expect(page.get_by_text("In words: very calm.")).to_be_visible()
-    page.get_by_role("button", name="Visit", exact=True).click()
+    page.get_by_role("button", name="Schools", exact=True).click()
     assert "\n".join(violations(page)) == ""
     # And on to the system, solved from the brand's own colours; the page that was wanted is there.
     stage(page, "System")
     expect(page.get_by_role("button", name="Night #1B2147")).to_be_visible()
-    expect(page.locator("iframe[title='Visit, phone 360']")).to_be_attached()
+    expect(page.locator("iframe[title='Schools, phone 360']")).to_be_attached()
     body = Brand.objects.get(slug="hilltop").documents.get(name="identity").body
     assert [color["locked"] for color in body["colors"]][:4] == [True] * 4
     assert body["audience"].startswith("Families") and len(body["marks"]) >= 3
     page.keyboard.press("Control+z")
-    expect(page.locator("iframe[title='Visit, phone 360']")).to_have_count(0)
+    expect(page.locator("iframe[title='Schools, phone 360']")).to_have_count(0)
 
 
 def test_a_bad_file_stops_no_other_and_is_told(page: Page, worker: None, tmp_path: Path) -> None:

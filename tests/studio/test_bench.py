@@ -269,6 +269,15 @@ def test_the_two_demo_brands_are_not_of_one_template(db: None, monkeypatch: pyte
     monkeypatch.setenv("FORMULON_DEMO_PASSWORD", "a long password indeed")
     call_command("load_demo")
     willow, observatory = (load(Brand.objects.get(slug=slug)) for slug in ("sallowbeck", "quillmoor-observatory"))
+    assert [page.name for page in observatory.pages] == [
+        "Home",
+        "Visit",
+        "Programme",
+        "Membership",
+        "Schools",
+        "About",
+        "Contact",
+    ]
     assert len(willow.pages) == 4 and willow.identity.typefaces.heading == "syne"
     assert {color.name for color in willow.identity.colors} == {"Straw", "River", "Ink", "Reed"}
     sections = [one for page in willow.pages for one in page.sections]

@@ -1,5 +1,8 @@
 """Whole palettes over the API: proposed for a brand without colours, drawn on its own page, taken as one change, taken back by one undo."""
 
+import pytest
+from django.core.files.uploadedfile import SimpleUploadedFile
+
 from formulon.core.system.documents.identity import Identity
 from formulon.studio.models import Brand, Entry, Workspace
 from formulon.studio.services import sites
@@ -51,3 +54,22 @@ def test_what_is_no_palette_is_refused(brand: Brand, anna: Api) -> None:
     rhythm = {"opening": "deep", "middle": ["paper"], "closing": "brand"}
     for colors in ([], [{"name": "A", "value": "no colour"}], [{"name": "", "value": "#000000"}]):
         assert anna.post(f"{path}/preview", {"colors": colors, "rhythm": rhythm}).status_code == 422, colors
+
+
+def test_a_page_tells_its_manner_beside_its_colors(brand: Brand, anna: Api) -> None:
+    css = b"h1{font-size:64px;color:#123456}p{font-size:16px}section{padding:160px 24px}.a{margin:120px}.b{gap:12px}"
+    page = b"<html><body style='background:#ffeecc'><style>h1{font-size:64px;color:#123456}</style><h1>A</h1></body></html>"
+    sent = anna.client.post("/api/colors/picture", {"file": SimpleUploadedFile("old.css", css)}).json()
+    assert "#123456" in [one["hex"] for one in sent["colors"]]
+    told = sent["manner"]
+    assert told["says"] == "Headlines are 4.0 times the text and spaces are wide." and told["density"] > 1.2
+    assert told["ratio_large"] ** 4.5 == pytest.approx(4.0, rel=0.02)
+    assert (
+        anna.client.post("/api/colors/picture", {"file": SimpleUploadedFile("old.html", page)}).json()["manner"]["density"]
+        is None
+    )
+    colors, rhythm = [{"name": "A", "value": "#123456"}], {"opening": "deep", "middle": ["paper"], "closing": "brand"}
+    path, body = f"brands/{brand.pk}/palettes/preview", {"colors": colors, "rhythm": rhythm}
+    plain = anna.post(path, body).json()["html"]
+    assert plain != anna.post(path, body | {"ratio_large": told["ratio_large"], "density": told["density"]}).json()["html"]
+    assert anna.post(path, body | {"density": 9}).status_code == 422

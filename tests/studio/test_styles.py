@@ -50,6 +50,7 @@ def test_a_settled_part_is_not_taken(planned_brand: Brand, anna: Api) -> None:
     anna.change(planned_brand, "choices", 1, {"op": "add", "path": "/settled", "value": ["rhythm"]})
     listed = anna.get(f"{path}/styles").json()
     state = next(one for one in listed["parts"] if one["id"] == "rhythm")
+    assert 0.5 < state.pop("seen") <= 1
     assert state == {
         "id": "rhythm",
         "name": "Rhythm of grounds",

@@ -88,8 +88,20 @@ class PictureColor(Shape):
     share: float
 
 
+class PageManner(Shape):
+    """How a page sets type and leaves space: in a sentence, and as the choices that come to it."""
+
+    says: str
+    density: float | None
+    ratio_small: float | None
+    ratio_large: float | None
+
+
 class PictureColors(Shape):
+    """The colours of a reference with their shares; of a page or a style sheet also its manner."""
+
     colors: list[PictureColor]
+    manner: PageManner | None
 
 
 class OverlayRequest(Shape):

@@ -58,8 +58,15 @@ class PictureColorsView(View):
         file = request.FILES.get("file")
         if file is None:
             raise UploadRefused("There is no file in the upload. Choose a picture.")
-        found = picking.of_picture(file.name or "picture", file.read())
-        return answer(colors.PictureColors(colors=[colors.PictureColor(hex=h, share=s) for h, s in found]))
+        found, told = picking.of_picture(file.name or "picture", file.read())
+        own = colors.PageManner(
+            says=told.says, density=told.density, ratio_small=told.ratio_small, ratio_large=told.ratio_large
+        )
+        return answer(
+            colors.PictureColors(
+                colors=[colors.PictureColor(hex=h, share=s) for h, s in found], manner=own if told.says else None
+            )
+        )
 
 
 class ReachView(View):

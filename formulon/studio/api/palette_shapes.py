@@ -58,7 +58,10 @@ class NamedColor(Shape):
 
 
 class PalettePreview(Shape):
-    """A palette that the start page is drawn in."""
+    """A palette that the start page is drawn in; beside it ratios of the type scale and a density, as a reference has them."""
 
     colors: list[NamedColor] = Field(min_length=1, max_length=12)
     rhythm: Rhythm
+    ratio_small: float | None = None
+    ratio_large: float | None = None
+    density: float | None = None

@@ -53,7 +53,11 @@ class PalettePreviewView(View):
         """The start page in a palette."""
         brand = brand_of(request, brand_id)
         wanted = palettes.PalettePreview.model_validate(request.data)
-        site = service.drawn(brand, [BrandColor(name=one.name, value=one.value) for one in wanted.colors], wanted.rhythm)
+        manner = {
+            "ratio_small": wanted.ratio_small, "ratio_large": wanted.ratio_large, "density": wanted.density,
+        }  # fmt: skip
+        colors = [BrandColor(name=one.name, value=one.value) for one in wanted.colors]
+        site = service.drawn(brand, colors, wanted.rhythm, manner)
         system, base = site.system(), f"/api/brands/{brand_id}"
         preview = Preview(FONTS, f"{base}/pictures/", system.schemes[0], f"{base}/fonts/")
         return answer(shapes.Preview(html=render_page(site, system, site.drawn[0], preview)))

@@ -7,6 +7,7 @@ from formulon.core.color.picking import AXES, another, noticeably, track
 from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.identity.isolated import readers
 from formulon.core.identity.sightings import ColorSeen, PictureSeen
+from formulon.core.proposals.reference import Manner, manner
 from formulon.studio.errors import UploadRefused
 
 MOST_BYTES = 25_000_000
@@ -44,8 +45,9 @@ def alternative(brand: list[str], background: str, required: float, seed: int) -
     return to_hex(another(own, parse_color(background).rgb, required, seed))
 
 
-def of_picture(name: str, data: bytes) -> list[tuple[str, float]]:
-    """The colours of a picture with their shares of its area, read in a process of its own. Raises UploadRefused."""
+def of_picture(name: str, data: bytes) -> tuple[list[tuple[str, float]], Manner]:
+    """The colours of a picture, a page or a style sheet with their shares, and how it sets type and leaves space, read in a process
+    of its own. Raises UploadRefused."""
     if len(data) > MOST_BYTES:
         raise UploadRefused(f"{name}: the file has more than {MOST_BYTES // 1_000_000} MB. Make it smaller.")
     reading = readers().read(name, data)
@@ -53,8 +55,8 @@ def of_picture(name: str, data: bytes) -> list[tuple[str, float]]:
         raise UploadRefused(reading.problem)
     for seen in reading.sightings:
         if isinstance(seen, PictureSeen) and seen.colors and seen.shares:
-            return list(zip(seen.colors, seen.shares, strict=True))
+            return list(zip(seen.colors, seen.shares, strict=True)), manner(())
     found = [(seen.hex, seen.share or 0.0) for seen in reading.sightings if isinstance(seen, ColorSeen)]
     if not found:
         raise UploadRefused(f"{name}: no colours were found in it. Choose a photograph or a drawing.")
-    return found
+    return found, manner(reading.sightings)

@@ -166,3 +166,55 @@ def test_no_two_strong_grounds_meet(count: int) -> None:
                 made,
             )
             assert not any(one == other for one, other in pairwise(made)), (beat.id, made)
+
+
+FILES = {
+    "membership.md": [("Membership", "Come on any clear night."), ("What it costs", "Single: £38\nHousehold: £60\nChildren: £12")],
+    "for-schools.md": [("For schools", "Mornings in term time."), ("", "1. Arrive: in coats.\n2. Measure: a crater.\n3. Draw: what you see."),
+                       ("Asked", "Is it cold?\nYes.\nIs it dark?\nNot in the morning.")],
+    "shop.md": [("Shop", "Books and lenses."), ("Open", "Monday to Friday: 9–17\nSaturday: 10–14")],
+}  # fmt: skip
+
+
+@pytest.mark.parametrize("organisation", ["", *ORGANISATIONS])
+def test_a_file_that_is_called_as_a_page_stands_on_it_whole(organisation: str) -> None:
+    texts = [
+        {"heading": heading, "text": text, "source": f"texts/{name}"}
+        for name, parts in FILES.items()
+        for heading, text in parts
+    ]
+    identity = brand(organisation, {}, pages=["Membership", "For schools", "Shop"]).model_dump()
+    more = [{"heading": "Getting here", "text": TEXTS["Getting here"], "source": "ways.md"},
+            {"heading": "More prices", "text": "Evening: £9\nShow: £6\nChildren: £3", "source": "prices-2026.md"}]  # fmt: skip
+    site = plan(Identity.model_validate(identity | {"texts": texts + more}), assets=pictures(6))
+    said = {page.name: json.dumps([one.content for one in page.sections], ensure_ascii=False) for page in site.pages}
+    assert all(one in said["Membership"] for one in ("any clear night", "Single", "£60"))
+    assert all(one in said["For schools"] for one in ("term time", "a crater", "Not in the morning"))
+    assert "Books and lenses" in said["Shop"] and "10–14" not in said["Shop"], "hours are the brand's"
+    whole = written(site)
+    for piece in ("any clear night", "£60", "a crater", "Not in the morning", "10–14", "Quill Halt", "£9"):
+        assert whole.count(piece) == 1, piece
+    assert [one for one in check_site(site).findings if one.stops] == []
+
+
+def test_a_file_with_too_little_for_a_page_makes_none() -> None:
+    site = plan(brand("workshop", {"Courses": "Ask us about courses."}))
+    assert "Courses" not in [page.name for page in site.pages] and "Ask us about courses." in written(site)
+    site = plan(
+        brand(
+            "workshop",
+            {"Courses": "Saturday 14 March, 10:00 – Rims\nSunday 5 April, 10:00 – Handles\n12 May: Frames\n13 May: Fences"},
+        )
+    )
+    assert "Courses" in [page.name for page in site.pages]
+
+
+@pytest.mark.parametrize("extent", ["pages", "one page"])
+def test_offers_with_pages_of_their_own_need_no_page_for_all(extent: str) -> None:
+    names = ["Evenings", "Shows", "School visits", "Membership"]
+    offers = [{"name": name, "text": f"{name}, in a sentence."} for name in names]
+    many = plan(brand("visit", {}, offers=offers, extent=extent))
+    own = plan(brand("visit", {}, offers=offers, extent=extent, pages=["Membership"]))
+    assert ("What we offer" in [page.name for page in many.pages]) == (extent == "pages")
+    assert "What we offer" not in [page.name for page in own.pages]
+    assert all(f"{name}, in a sentence." in written(own) for name in names)

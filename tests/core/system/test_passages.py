@@ -139,3 +139,17 @@ def test_stars_beside_a_quote_are_what_was_given(line: str, rating: str | None) 
     (found,) = [one for one in passages(ClientText(text=line), "en") if one.kind == "quotes"]
     assert found.items[0].get("rating") == rating
     assert found.items[0]["text"] == "It has held coal since I was married." and found.items[0]["name"] == "Edie Marlow"
+
+
+@pytest.mark.parametrize(("text", "items"), [
+    ("Evening: £9\nShow: £6\nMembers: free", [("Evening", "£9"), ("Show", "£6"), ("Members", "free")]),
+    ("Erwachsene: 9 €\nSchüler: 4 €\nKinder: kostenlos", [("Erwachsene", "9 €"), ("Schüler", "4 €"), ("Kinder", "kostenlos")]),
+    ("Ενήλικες: 9 €\nΠαιδιά: δωρεάν", [("Ενήλικες", "9 €"), ("Παιδιά", "δωρεάν")]),
+])  # fmt: skip
+def test_what_costs_nothing_stays_in_its_price_list(text: str, items: list[tuple[str, str]]) -> None:
+    (found,) = passages(ClientText(text=text), "de")
+    assert found.kind == "prices" and [(one["title"], one["price"]) for one in found.items] == items
+
+
+def test_a_list_of_what_is_free_is_no_price_list() -> None:
+    assert [one.kind for one in passages(ClientText(text="Entry: free\nGarden: free\nSugar: free"), "en-GB")] == ["words"]

@@ -91,6 +91,7 @@ export type Character = Schemas['Character'];
 export type Effect = Schemas['Effect'];
 export type ReachOfTokens = Schemas['ReachOfTokens'];
 export type Picked = Schemas['Picked'];
+export type PageManner = Schemas['PageManner'];
 export type PaletteCard = Schemas['PaletteCard'];
 export type StyleProposals = Schemas['StyleProposals'];
 export type StylePart = StyleProposals['parts'][number]['id'];

@@ -7,6 +7,7 @@ import {
   type Focus,
   type Operation,
   type Overlay,
+  type PageManner,
   type PaletteCard,
 } from './client';
 
@@ -315,16 +316,17 @@ export function usePalettes(brandId: string, stamp: string, wanted: PalettesWant
   });
 }
 
-/** The start page in a palette. */
-export function usePalettePreview(brandId: string, stamp: string, palette: PaletteCard) {
+/** The start page in a palette, and in the manner of a reference. */
+export function usePalettePreview(brandId: string, stamp: string, palette: PaletteCard, manner?: PageManner) {
+  const { ratio_small = null, ratio_large = null, density = null } = manner ?? {};
   const colors = palette.colors.map(({ name, value }) => ({ name, value }));
   return useQuery({
-    queryKey: ['palette preview', brandId, stamp, colors, palette.rhythm],
+    queryKey: ['palette preview', brandId, stamp, colors, palette.rhythm, manner],
     queryFn: ({ signal }) =>
       unwrap(
         client.POST('/api/brands/{brand_id}/palettes/preview', {
           params: { path: { brand_id: brandId } },
-          body: { colors, rhythm: palette.rhythm },
+          body: { colors, rhythm: palette.rhythm, ratio_small, ratio_large, density },
           signal,
         }),
       ),
@@ -347,13 +349,10 @@ export function useStylePreview(brandId: string, stamp: string, number: number) 
   });
 }
 
-/** The colours of a picture, a page or a style sheet with their shares. The file is not kept. */
+/** The colours of a picture, a page or a style sheet with their shares; of a page also its manner. The file is not kept. */
 export async function colorsOfFile(file: File) {
   const form = new FormData();
   form.append('file', file);
   const body = form as unknown as { file: string };
-  const found = await unwrap(
-    client.POST('/api/colors/picture', { body, bodySerializer: (value) => value as unknown as FormData }),
-  );
-  return found.colors;
+  return unwrap(client.POST('/api/colors/picture', { body, bodySerializer: (value) => value as unknown as FormData }));
 }

@@ -2695,6 +2695,20 @@ export interface components {
             file: string;
         };
         /**
+         * PageManner
+         * @description How a page sets type and leaves space: in a sentence, and as the choices that come to it.
+         */
+        PageManner: {
+            /** Says */
+            says: string;
+            /** Density */
+            density: number | null;
+            /** Ratio Small */
+            ratio_small: number | null;
+            /** Ratio Large */
+            ratio_large: number | null;
+        };
+        /**
          * Pair
          * @description A foreground on a background, with the colours really used. `required` is 0 where nothing is required.
          */
@@ -2748,12 +2762,27 @@ export interface components {
         };
         /**
          * PalettePreview
-         * @description A palette that the start page is drawn in.
+         * @description A palette that the start page is drawn in; beside it ratios of the type scale and a density, as a reference has them.
          */
         PalettePreviewRequest: {
             /** Colors */
             colors: components["schemas"]["NamedColor"][];
             rhythm: components["schemas"]["Rhythm"];
+            /**
+             * Ratio Small
+             * @default null
+             */
+            ratio_small: number | null;
+            /**
+             * Ratio Large
+             * @default null
+             */
+            ratio_large: number | null;
+            /**
+             * Density
+             * @default null
+             */
+            density: number | null;
         };
         /**
          * Palettes
@@ -2869,10 +2898,14 @@ export interface components {
             /** Share */
             share: number;
         };
-        /** PictureColors */
+        /**
+         * PictureColors
+         * @description The colours of a reference with their shares; of a page or a style sheet also its manner.
+         */
         PictureColors: {
             /** Colors */
             colors: components["schemas"]["PictureColor"][];
+            manner: components["schemas"]["PageManner"] | null;
         };
         /**
          * PictureKind

@@ -2,9 +2,10 @@
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
+from typing import cast
 
 from formulon.core.site.phrases import page_named
-from formulon.core.site.planning.material import page_id
+from formulon.core.site.planning.material import Material, page_id
 from formulon.core.site.planning.plans import ELSEWHERE, PAGES, Topic, plan_of
 from formulon.core.site.planning.writer import shorten
 from formulon.core.system.documents.identity import Identity, free_id
@@ -24,6 +25,7 @@ class Assigned:
     told: dict[str, list[Topic]] = field(default_factory=dict)
     ids: dict[str, str] = field(default_factory=dict)
     names: dict[str, str] = field(default_factory=dict)
+    own: dict[str, list[Topic]] = field(default_factory=dict)  # topics of files that are a page's
 
     def goes(self, key: str) -> str:
         """The destination of what a key names: its page, else the section of the start page that tells it; empty for neither."""
@@ -36,12 +38,17 @@ class Assigned:
 
 
 def assigned(
-    identity: Identity, weight: Callable[[Topic], float], say: Callable[[str], str], offers_need_a_page: bool
-) -> Assigned:
+    identity: Identity, weight: Callable[[Topic], float], say: Callable[[str], str], offers_need_a_page: bool, material: Material,
+) -> Assigned:  # fmt: skip
     """Pages and topics by the plan of the kind of organisation: those that the brief wants, those that are usual and have enough to
     tell, and the usual four as far as there is anything for them."""
     plan = plan_of(identity.organisation)
     called, wanted = _wanted(identity.pages)
+    named = {key: wanted.get(key) or say(key) for key in dict.fromkeys((*wanted, *plan.pages))}
+    own = material.place({key: name for key, name in named.items() if name}) if identity.extent == "pages" else {}
+    for key in [key for key in own if key not in wanted and material.amount(key) < _ENOUGH]:
+        material.release(key)
+        own.pop(key)
     free: list[Topic] = [topic for topic in ELSEWHERE if weight(topic)]
     made = Assigned()
     pages: dict[str, list[Topic]] = {}
@@ -59,10 +66,15 @@ def assigned(
             pages["offer"] = take(["offers"])
         for key in dict.fromkeys((*wanted, *plan.pages)):
             topics = [topic for topic in PAGES.get(key, ()) if topic in free]
-            enough = bool(say(key)) and bool(topics) and sum(map(weight, topics)) >= _ENOUGH
+            enough = key in own or (bool(say(key)) and bool(topics) and sum(map(weight, topics)) >= _ENOUGH)
             if key in wanted or (enough and len(pages) < _MOST - 3):
-                names[key] = wanted.get(key) or say(key)
+                names[key] = named[key]
                 pages[key] = take(topics)
+                owned = cast(list[Topic], [topic for topic in own.get(key, ()) if topic not in pages[key]])
+                made.own[key] = owned
+            elif key in own:
+                material.release(key)
+                free += [topic for topic in cast(list[Topic], own[key]) if topic not in free]
         about = [topic for topic in PAGES["about"] if topic in free]
         if "about" in called or sum(map(weight, about)) >= _ENOUGH:
             pages["about"] = take(about)
@@ -75,6 +87,10 @@ def assigned(
         pages["contact"].sort(key=PAGES["contact"].index)
     elif "reach" in home:
         home.append(home.pop(home.index("reach")))
+    material.common = {topic: key for key, topics in {"home": home, **pages}.items() for topic in topics}
+    for key, topics in made.own.items():  # what a file tells stands as its page is usually ordered, and else as the file is
+        usual = PAGES.get(key, ())
+        pages[key] = sorted([*pages[key], *topics], key=lambda topic: usual.index(topic) if topic in usual else len(usual))
     made.told = {"home": home, **pages}
     for key in made.told:
         wish = key if key in USUAL else page_id(names[key]) if key in wanted else key.replace("_", "-")

@@ -2,11 +2,13 @@
 
 import re
 from collections import defaultdict
+from collections.abc import Mapping
 
 from formulon.core.site.site import Asset
 from formulon.core.system.documents.identity import ClientText, Identity, slug
 from formulon.core.system.documents.passages import Passage, PassageKind, passages
 
+_ANYWHERE = ("quotes", "hours")  # what others say convinces elsewhere, and hours are the brand's, whatever file they are in
 _EMPTY = {"the", "a", "an", "of", "and", "our", "us", "we", "to", "in", "at", "for", "your", "it", "is", "what", "how", "with"}
 
 
@@ -57,10 +59,54 @@ class Material:
                 else:
                     self.typed[one.kind].append(one)
         self.used: set[int] = set()
+        self.homes: dict[str, str] = {}  # the page, by its key, that tells all of a file
+        self.common: dict[str, str] = {}  # the page that tells what of a topic is in no such file
 
-    def all(self, kind: PassageKind) -> list[Passage]:
-        """The passages of a kind, in the order of the texts."""
-        return self.typed.get(kind, [])
+    def all(self, kind: PassageKind, page: str = "") -> list[Passage]:
+        """The passages of a kind, in the order of the texts; for a page those that it tells."""
+        found = self.typed.get(kind, [])
+        return [one for one in found if self.told_on(one.source, kind, page)] if page else found
+
+    def told_on(self, source: str, topic: str, page: str) -> bool:
+        """Whether a page tells a topic of a file."""
+        home = self.homes.get(source) if topic not in _ANYWHERE else None
+        return home == page if home else self.common.get(topic, page) == page
+
+    def place(self, names: Mapping[str, str]) -> dict[str, list[str]]:
+        """Gives every file that is called as a page is, by its name or its first heading, to that page, as far as there is enough
+        in it for a page: the topics that each tells, in the order of its texts. `names` are those of pages by key."""
+        heads: dict[str, str] = {}
+        for text in self.texts:
+            heads.setdefault(text.source, text.heading)
+        for one in (one for found in self.typed.values() for one in found):
+            heads.setdefault(one.source, one.heading)
+        for source, heading in heads.items():
+            stem = re.sub(r"[-_]+", " ", source.rpartition("/")[2].partition(".")[0])
+            near = {key: max(nearness(name, heading), nearness(name, stem)) for key, name in names.items()}
+            best = max(near, key=lambda key: near[key], default="")
+            if source and best and near[best] > NEAR:
+                self.homes[source] = best
+        told: dict[str, list[str]] = {}
+        for kind, found in self.typed.items():
+            for one in found:
+                if one.source in self.homes and kind not in _ANYWHERE:
+                    told.setdefault(self.homes[one.source], []).append(kind)
+        for text in self.texts:
+            if text.source in self.homes:
+                told.setdefault(self.homes[text.source], []).append("stories")
+        return {key: list(dict.fromkeys(topics)) for key, topics in told.items()}
+
+    def amount(self, page: str) -> float:
+        """How much the files of a page tell: two is enough for a page of its own."""
+        items = sum(
+            len(one.items) for kind, found in self.typed.items() for one in found
+            if kind not in _ANYWHERE and self.homes.get(one.source) == page
+        )  # fmt: skip
+        return 0.5 * items + sum(self.homes.get(text.source) == page for text in self.texts)
+
+    def release(self, page: str) -> None:
+        """Lets the files of a page go, which there is not after all."""
+        self.homes = {source: home for source, home in self.homes.items() if home != page}
 
     def about(self, name: str) -> ClientText | None:
         """The text whose heading says most nearly what the name says; taken, so that it is not placed twice."""

@@ -75,7 +75,9 @@ class _Plan:
         self.identity, self.choices, self.writer = identity, choices, writer
         told_by = f"{identity.name}\n{choices.arrangement}" if choices.arrangement else identity.name
         self.topics = Telling(identity, assets, writer, told_by, lambda key: self.assigned.goes(key))
-        self.assigned = assigned(identity, self.topics.weight, self.topics.say, self.topics.offers_need_a_page())
+        self.assigned = assigned(
+            identity, self.topics.weight, self.topics.say, self.topics.offers_need_a_page(), self.topics.material
+        )
         self.topics.names = self.assigned.names
         self.arrangement = Arrangement(identity.character, told_by, bool(self.topics.assets))
         system = resolve(identity, choices, library)

@@ -77,7 +77,7 @@ class Telling(Topics):
         self, told: list[Topic], headlines: tuple[str, ...], text: str, offer: dict[str, Any] | None, opens: tuple[str, ...]
     ) -> Iterator[Block]:
         for topic, layout in (("dates", "bill"), ("prices", "counter")):
-            found = self.material.all(topic)  # type: ignore[arg-type]
+            found = self.material.all(topic, "home")  # type: ignore[arg-type]
             if topic not in told or len(found) != 1 or not 2 <= len(found[0].items) <= _IN_OPENING:
                 continue  # what opens the site is told there whole, or not there
             if topic == "dates":
@@ -214,13 +214,13 @@ class Telling(Topics):
         )
 
     def _prices_blocks(self, page: str) -> Iterator[Options]:
-        yield from self._listed("prices", "prices", "prices", menu=self.say("prices"))
+        yield from self._listed(page, "prices", "prices", "prices", menu=self.say("prices"))
 
     def _listed(
-        self, passage: PassageKind, name: str, kind: str, phrase: str = "", pictured: bool = True, menu: str = ""
+        self, page: str, passage: PassageKind, name: str, kind: str, phrase: str = "", pictured: bool = True, menu: str = ""
     ) -> Iterator[Options]:
         """The passages of a kind, each in as many sections as its items need."""
-        for found in self.material.all(passage):
+        for found in self.material.all(passage, page):
             items, headings = [self._cut(kind, one) for one in found.items], self._headings(found, phrase or passage)
             yield from going_on(
                 [Block(name, (kind,), {"items": part}, headings, pictured, source=found.source, menu=menu)]
@@ -228,7 +228,7 @@ class Telling(Topics):
             )
 
     def _dates_blocks(self, page: str) -> Iterator[Options]:
-        for found in self.material.all("dates"):
+        for found in self.material.all("dates", page):
             yield from self._tables(
                 "dates", found.items, "what", self._headings(found, "dates"), found.source, self.say("dates")
             )
@@ -248,7 +248,7 @@ class Telling(Topics):
         )
 
     def _ways_blocks(self, page: str) -> Iterator[Options]:
-        for found in self.material.all("ways"):
+        for found in self.material.all("ways", page):
             text, menu = self.identity.contact.address or self.identity.place, self.say("getting_here")
             headings = self._headings(found, "getting_here")
             contents = [
@@ -267,16 +267,16 @@ class Telling(Topics):
                 yield self.story(told, f"ways-{number}")
 
     def _questions_blocks(self, page: str) -> Iterator[Options]:
-        yield from self._listed("questions", "questions", "questions")
+        yield from self._listed(page, "questions", "questions", "questions")
 
     def _steps_blocks(self, page: str) -> Iterator[Options]:
-        yield from self._listed("steps", "steps", "steps")
+        yield from self._listed(page, "steps", "steps", "steps")
 
     def _moments_blocks(self, page: str) -> Iterator[Options]:
-        yield from self._listed("moments", "moments", "timeline", "history", pictured=False)
+        yield from self._listed(page, "moments", "moments", "timeline", "history", pictured=False)
 
     def _people_blocks(self, page: str) -> Iterator[Options]:
-        for found in self.material.all("people"):
+        for found in self.material.all("people", page):
             headings = self._headings(found, "team")
             parts = parted([self._cut("team", one) for one in found.items], most("team"))
             yield from going_on(self._people(people, headings, found.source) for people in parts)
@@ -299,7 +299,7 @@ class Telling(Topics):
 
     def _stories_blocks(self, page: str) -> Iterator[Options]:
         for number, text in enumerate(self._stories(), 1):
-            if self.material.claim(text):
+            if self.material.told_on(text.source, "stories", page) and self.material.claim(text):
                 yield self.story(text, f"told-{number}")
 
     def story(self, text: ClientText, name: str) -> Options:

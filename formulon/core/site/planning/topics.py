@@ -54,7 +54,10 @@ class Topics:
     def weight(self, topic: Topic) -> float:
         """How much there is to tell, 0 for nothing. 2 is enough for a page of its own."""
         material, identity = self.material, self.identity
-        items = {kind: sum(len(one.items) for one in found) for kind, found in material.typed.items()}
+        items = {
+            kind: sum(len(one.items) for one in found if kind == "quotes" or one.source not in material.homes)
+            for kind, found in material.typed.items()
+        }
         if topic == "offers":
             return 1.0 + len(identity.offers) / 4
         if topic == "audience":
@@ -69,7 +72,7 @@ class Topics:
             own = self.own
             return 0.0 if own is None else 2.0 if len(own.text) > 400 or own.text.count("\n") > 1 else 1.0
         if topic == "stories":
-            return float(len(self._stories()))
+            return float(sum(one.source not in material.homes for one in self._stories()))
         if topic == "gallery":
             return 2.0 if self.hung else 0.0
         if topic == "reach":
@@ -83,9 +86,13 @@ class Topics:
         }[topic]  # fmt: skip
 
     def offers_need_a_page(self) -> bool:
-        """Whether there are more offers, or more to say of them, than a start page tells."""
+        """Whether there are more offers, or more to say of them, than a start page tells. One that the brief wants a page for
+        has its own."""
+        there = [
+            one for one in self.identity.offers if not any(nearness(one.name, name) > NEAR for name in self.identity.pages)
+        ]
         longest = max(map(len, self.offer_texts), default=0)
-        return len(self.identity.offers) > _FEW_OFFERS or longest > 240
+        return len(there) > _FEW_OFFERS or longest > 240
 
     # What is read out of the brief
 

@@ -29,6 +29,28 @@ _CURRENCY = r"(?:[€£$¥₴₫₪₺₽]|zł|Kč|kr\.?|đ|руб\.?|грн\.?|
 _AMOUNT = r"\d{1,3}(?:[.,’'\u00a0\u202f ]?\d{3})*(?:[.,]\d{1,2}|[.,][–-]{1,2})?"
 _FROM = r"(?:from|ab|à partir de|dès|desde|da|a partir de|vanaf|od|från|fra|από|від|от|từ)"
 _MONEY = re.compile(rf"(?:{_CURRENCY}\s?{_AMOUNT}|{_AMOUNT}\s?{_CURRENCY})(?!\w)")
+# What costs nothing, in the languages that have phrases.
+_FREE = frozenset(
+    [
+        "free",
+        "free of charge",
+        "kostenlos",
+        "gratis",
+        "frei",
+        "gratuit",
+        "gratuito",
+        "gratuita",
+        "grátis",
+        "bezpłatnie",
+        "bezpłatny",
+        "zdarma",
+        "δωρεάν",
+        "безкоштовно",
+        "miễn phí",
+        "fri",
+        "kostenfrei",
+    ]
+)
 _PRICE = re.compile(rf"^(?P<title>\S.*?)[\s:.…·|–—-]*(?<=[\s:.…·|–—-])(?P<price>(?:{_FROM}\s)?{_MONEY.pattern}[^|]{{0,40}})$")
 _MOMENT = re.compile(r"^(?P<when>(?:1[0-9]|20)\d\d(?:\s?[–-]\s?(?:1[0-9]|20)?\d\d)?)\s?[:.,–—-]?\s+(?P<what>\S.+)$")
 _STEP = re.compile(r"^(?P<number>\d{1,2})[.)]\s+(?P<text>\S.+)$")
@@ -113,7 +135,7 @@ def _run(lines: list[str], heading: str, language: str) -> tuple[PassageKind, li
         ("questions", _questions(lines, language)),
         ("steps", _each(lines, _step)),
         ("moments", _each(lines, _moment)),
-        ("prices", _each(lines, _price)),
+        ("prices", _prices(lines)),
         ("dates", _each(lines, lambda line: _dated(line, language))),
         ("people", _each(lines, _person) if about == "people" else iter(())),
         ("ways", _each(lines, _way) if about == "ways" else iter(())),
@@ -135,6 +157,21 @@ def _each(lines: list[str], read: Callable[[str], Item | None]) -> Iterator[tupl
         if item is None:
             return
         yield item, 1
+
+
+def _prices(lines: list[str]) -> Iterator[tuple[Item, int]]:
+    """A line each; one that costs nothing belongs to those before it."""
+    for number, line in enumerate(lines):
+        item = (_price(line) or (_free(line) if number else None)) if len(line) <= _LONGEST else None
+        if item is None:
+            return
+        yield item, 1
+
+
+def _free(line: str) -> Item | None:
+    title, mark, price = line.rpartition(":")
+    said = price.strip().casefold().rstrip(".")
+    return {"title": title.strip(), "price": price.strip()} if mark and title.strip() and said in _FREE else None
 
 
 def _price(line: str) -> Item | None:

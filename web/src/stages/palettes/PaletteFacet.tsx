@@ -11,7 +11,7 @@ const SOURCES = [
 /** For a brand without colours: what palettes are to follow, and the chosen one with what each colour is for. */
 export function PaletteFacet({ choice }: { choice: PaletteChoice }) {
   const { canWrite } = useShown('canWrite');
-  const { palettes, chosen, wanted, follow, read, file, take } = choice;
+  const { palettes, chosen, wanted, follow, read, file, take, reference } = choice;
   const [source, setSource] = useState<(typeof SOURCES)[number]['id']>('trade');
   const [words, setWords] = useState('');
   const { known = [], unknown = [] } = palettes.data ?? {};
@@ -84,6 +84,16 @@ export function PaletteFacet({ choice }: { choice: PaletteChoice }) {
             {file || 'Its colours are taken over in their proportions. It is not kept.'}
           </span>
         </p>
+      )}
+      {source === 'colors' && reference.manner && (
+        <label className="slot-check">
+          <input
+            type="checkbox"
+            checked={reference.alike}
+            onChange={(event) => reference.setAlike(event.target.checked)}
+          />
+          its manner as well: {reference.manner.says}
+        </label>
       )}
       {palettes.isError && <p role="alert">{palettes.error.message}</p>}
       {palettes.isPending && <p className="soft">Working out palettes…</p>}

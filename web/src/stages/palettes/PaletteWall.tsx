@@ -1,4 +1,4 @@
-import type { PaletteCard } from '../../api/client';
+import type { PageManner, PaletteCard } from '../../api/client';
 import { usePalettePreview } from '../../api/queries';
 import { useShown } from '../../bench/useBench';
 import { Wall, WallFrame } from '../../sheet/Wall';
@@ -6,7 +6,7 @@ import type { PaletteChoice } from './usePaletteChoice';
 
 /** Eight palettes side by side, each on the brand’s own start page. */
 export function PaletteWall({ choice }: { choice: PaletteChoice }) {
-  const { proposals, chosen, choose, show, wanted, palettes, stamp } = choice;
+  const { proposals, chosen, choose, show, wanted, palettes, stamp, reference } = choice;
   const next = palettes.data?.next ?? 0;
   const first = proposals[0]?.number;
   return (
@@ -21,14 +21,16 @@ export function PaletteWall({ choice }: { choice: PaletteChoice }) {
       before={wanted.first > 1 ? () => show(Math.max(1, wanted.first - 8)) : undefined}
       others={next > 0 ? () => show(next) : undefined}
       empty={palettes.isSuccess && proposals.length === 0 ? 'Nothing to go by yet.' : undefined}
-      draw={(one, shown) => <PaletteFrame palette={one} stamp={stamp} shown={shown} />}
+      draw={(one, shown) => <PaletteFrame palette={one} stamp={stamp} shown={shown} manner={reference.likeIt} />}
     />
   );
 }
 
-function PaletteFrame({ palette, stamp, shown }: { palette: PaletteCard; stamp: string; shown: number }) {
+type PaletteFrameProps = { palette: PaletteCard; stamp: string; shown: number; manner: PageManner | undefined };
+
+function PaletteFrame({ palette, stamp, shown, manner }: PaletteFrameProps) {
   const { brand } = useShown('brand');
-  const preview = usePalettePreview(brand.id, stamp, palette);
+  const preview = usePalettePreview(brand.id, stamp, palette, manner);
   return (
     <>
       <WallFrame

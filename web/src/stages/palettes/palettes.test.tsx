@@ -57,6 +57,29 @@ describe('palettes for a brand without colours', () => {
     expect(bench.say).toHaveBeenCalledWith('Teal and amber 2: the brand has its colours.');
   });
 
+  it('follow a page in its colours, and in how it sets type and leaves space unless that is not wanted', async () => {
+    const manner = { says: 'Headlines are 3.0 times the text.', density: null, ratio_small: 1.17, ratio_large: 1.277 };
+    const found = { colors: [{ hex: '#123456', share: 0.4 }], manner };
+    const asked = answers({ [LIST]: palettes(), [PREVIEW]: { html: '' }, ['POST /api/colors/picture']: found });
+    const { bench } = both();
+    await userEvent.click(await screen.findByRole('button', { name: 'A reference' }));
+    await userEvent.upload(
+      screen.getByLabelText('Choose a picture, a page or a style sheet'),
+      new File(['p{}'], 'old.css', { type: 'text/css' }),
+    );
+    const alike = await screen.findByRole('checkbox', { name: /Headlines are 3.0 times the text/ });
+    await userEvent.click(await screen.findByRole('button', { name: 'Take this palette' }));
+    await userEvent.click(alike);
+    await userEvent.click(screen.getByRole('button', { name: 'Take this palette' }));
+    const rhythm = `add /rhythm ${JSON.stringify(RHYTHM)}`;
+    expect(changesOf(bench).map((one) => one.slice(2))).toEqual([
+      [`choices: ${rhythm}`, 'choices: add /scale/ratio_small 1.17', 'choices: add /scale/ratio_large 1.277'],
+      [`choices: ${rhythm}`],
+    ]);
+    const drawn = asked.filter(([what]) => what === PREVIEW).map(([, body]) => body as { ratio_large: number | null });
+    expect(drawn.some((one) => one.ratio_large === 1.277)).toBe(true);
+  });
+
   it('follow words, and say which of them say nothing', async () => {
     const asked = answers({ [LIST]: palettes(1, { known: ['stormy'], unknown: ['zebra'] }), [PREVIEW]: { html: '' } });
     both();

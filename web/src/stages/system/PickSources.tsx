@@ -34,7 +34,7 @@ export function PickSources({ pick }: PickSourcesProps) {
     if (!file) return;
     setSaid('Reading the picture…');
     try {
-      const colors = await colorsOfFile(file);
+      const { colors } = await colorsOfFile(file);
       setOffered(colors);
       setSaid(file.name);
     } catch (problem) {
