@@ -116,7 +116,9 @@ class Region:
     ground: str = ""  # which ground that is; empty for the quiet one beside the section's
     ruled: bool = False  # has a line above it
     behind: bool = False  # a picture that fills the section behind everything else
-    picture: Literal["", "opening", "text", "card"] = ""  # which of the site's kinds of pictures it holds
+    picture: Literal["", "opening", "text", "card", "portrait"] = (
+        ""  # which of the site's kinds of pictures it holds; a portrait keeps its own proportions
+    )
     caps: Mapping[str, float] = field(default_factory=dict)  # widest line of a slot, in em of its own size
     items: "Collection | None" = None
     flow: Literal["stack", "row"] = "stack"  # whether links in it stand under one another or side by side

@@ -1,5 +1,6 @@
 """Words of Formulon's own: names in every table, sentences in those that are whole, and none of them on a page of another language."""
 
+import json
 import re
 
 import pytest
@@ -213,3 +214,15 @@ def test_languages_are_offered_by_the_names_that_cldr_has() -> None:
     assert known["fi"].words and not known["fi"].sentences and not known["ga"].words
     for code in known:
         assert Identity.model_validate({"name": "Q", "language": code}).language == code
+
+
+@pytest.mark.parametrize("language", sorted(whole()))
+def test_spaces_at_which_no_line_may_be_broken_stay_on_the_pages(language: str) -> None:
+    """In French a colon keeps to the word before it (Imprimerie nationale, from memory); no table's own spaces are lost on the way."""
+    identity = Identity.model_validate(
+        {"name": "Osier", "language": language, "place": "Ry", "contact": {"email": "a@b.example"}}
+    )
+    words = json.dumps([one.content for page in plan(identity).pages for one in page.sections], ensure_ascii=False)
+    invited = phrases(language).say("come_and_see", "Osier", place="Ry")
+    assert invited in words
+    assert language != "fr" or "\u00a0:" in words

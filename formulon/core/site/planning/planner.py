@@ -27,8 +27,9 @@ from formulon.core.system.documents.choices import Choices, GroundName
 from formulon.core.system.documents.identity import ClientText, Identity, free_id
 from formulon.core.system.resolve import resolve
 from formulon.core.type.library import SHIPPED, Library
+from formulon.core.type.shaping import collapsed
 
-# Kinds of which a section of the start page may be composed, and how many placements are tried for it.
+# Kinds of which a section of the start page may be composed, how many sections are, and how many placements are tried for each.
 _COMPOSED = (
     "articles",
     "cards",
@@ -43,7 +44,8 @@ _COMPOSED = (
     "team",
     "text",
 )
-_TRIED = 64
+_MOST_COMPOSED = 2
+_TRIED = 40
 _SUBJECTS = 8  # that a brand gets drawings of
 # What was composed for the newest contents: the same brand is planned again and again, for its answer, its previews and its proposals.
 _KNOWN: dict[tuple[Any, ...], str] = {}
@@ -145,25 +147,37 @@ class _Plan:
         )  # fmt: skip
 
     def _own(self, sections: list[Section]) -> list[Section]:
-        """The sections of the start page, one of which is composed for what it says, so that it stands on no other site."""
+        """The sections of the start page, of which one or two are composed for what they say, so that they stand on no other site.
+        One that could be is left as the catalogue has it, where there are several."""
         open_ = [at for at in range(1, len(sections) - 1) if sections[at].kind in _COMPOSED and not _goes_on(sections, at)]
         if self.composer is None or not open_:
             return sections
-        at = open_[self.topics.seed % len(open_)]
+        first = self.topics.seed % len(open_)
+        made = list(sections)
+        for turn in range(min(_MOST_COMPOSED, max(1, len(open_) - 1))):
+            at = open_[(first + 2 * turn) % len(open_)] if len(open_) % 2 else open_[(first + turn) % len(open_)]
+            made[at] = made[at].model_copy(update={"layout": self._composition(self.composer, made, at)})
+        # Few layouts close a page: on every other site that, too, is composed.
+        if made[-1].kind == "call_to_action" and self.topics.seed // 5 % 2:
+            made[-1] = made[-1].model_copy(update={"layout": self._composition(self.composer, made, len(made) - 1)})
+        return made
+
+    def _composition(self, composer: Composer, sections: list[Section], at: int) -> str:
+        """What is composed for a section of the start page, between those beside it; its own layout where nothing passes."""
         one = sections[at]
-        around = (sections[at - 1].kind, sections[at - 1].layout), (sections[at + 1].kind, sections[at + 1].layout)
-        key = self.identity.model_dump_json(), self.choices.model_dump_json(), one.model_dump_json(), around
+        around = [(beside.kind, beside.layout) if beside else None for beside in (sections[at - 1], (*sections, None)[at + 1])]
+        key = self.identity.model_dump_json(), self.choices.model_dump_json(), one.model_dump_json(), *around
         layout = _KNOWN.get(key)
         if layout is None:
-            found = self.composer.compose(
-                one.kind, one.content, before=around[0], after=around[1], seed=self.topics.seed, number=1, tried=_TRIED,
+            found = composer.compose(
+                one.kind, one.content, before=around[0], after=around[1], seed=self.topics.seed, number=3, tried=_TRIED,
                 passes=lambda name: not self._unread((one.kind, name), one.ground, one.content),
             )  # fmt: skip
-            layout = _KNOWN[key] = found[0].layout if found else one.layout
+            # The best for few contents is the best for many brands: which of the three stands is the brand's.
+            layout = _KNOWN[key] = found[self.topics.seed // 3 % len(found)].layout if found else one.layout
             for old in list(_KNOWN)[:-_MOST_KNOWN]:
                 _KNOWN.pop(old, None)  # another request may have let it go already
-        own = one.model_copy(update={"layout": layout})
-        return [*sections[:at], own, *sections[at + 1 :]]
+        return layout
 
     def _told(self, key: str, turn: int) -> tuple[list[Options], Block]:
         """What stands on a page from the top, and the block that opens it."""
@@ -272,7 +286,7 @@ class _Plan:
             named = self.topics.say("about_name", name=identity.name) if key == "about" else self.assigned.names[key]
             said = [f"{named or identity.name}: {text}" for text in said if text and "[[" not in text]
         text = next((one for one in said if one and "[[" not in one), "")
-        return self.writer.description(" ".join(text.split())) if text else ""
+        return self.writer.description(collapsed(text)) if text else ""
 
 
 def _goes_on(sections: Sequence[Section], at: int) -> bool:

@@ -10,6 +10,7 @@ from typing import Protocol
 from formulon.core.site.phrases import phrases
 from formulon.core.site.values import placeholder
 from formulon.core.system.documents.identity import Identity
+from formulon.core.type.shaping import collapsed
 
 
 class Writer(Protocol):
@@ -51,11 +52,12 @@ def first_clause(text: str) -> str:
 
 
 def shorten(text: str, most: int) -> str:
-    """A text of at most `most` characters: whole sentences where some fit, else whole words."""
-    text = " ".join(text.split())
+    """A text of at most `most` characters: whole sentences where some fit, else whole words. Spaces at which no line may be broken
+    stay."""
+    text = collapsed(text)
     if len(text) <= most:
         return text
-    sentences = re.split(r"(?<=[.!?])\s", text)
+    sentences = re.split(r"(?<=[.!?]) ", text)
     kept = sentences[0]
     for sentence in sentences[1:]:
         if len(kept) + 1 + len(sentence) > most:

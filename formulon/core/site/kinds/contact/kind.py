@@ -1,7 +1,7 @@
 """How to get in touch: a form, and words beside it."""
 
 from formulon.core.site.kind import Kind, Slot
-from formulon.core.site.kinds.shared import HEADING, INTRO, LINK, TEXT, under
+from formulon.core.site.kinds.shared import HEADING, INTRO, LINK, TEXT, THREE, under
 from formulon.core.site.layout import Collection, Layout, Place, Region, Room, Tracks
 
 _WAYS = {"way": {"words": under(("title", "text", "link"), "1")}}
@@ -60,9 +60,7 @@ KIND = Kind(
                     ("items",),
                     Place(above="5"),
                     phone=Place(above="5"),
-                    items=Collection(
-                        _WAYS, Tracks(4, of=3, first={1: (12,), 2: (6, 6)}), tablet=Tracks(6, of=2, first={1: (12,)}), gap="4"
-                    ),
+                    items=Collection(_WAYS, THREE, tablet=Tracks(6, of=2, first={1: (12,)}), gap="4"),
                 ),
             },
             Room(least=(420, 0.4, 620)),

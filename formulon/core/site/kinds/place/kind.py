@@ -1,7 +1,7 @@
 """Where it is and how one gets there. The map is drawn from what is known; no outside service is asked."""
 
 from formulon.core.site.kind import Kind, Slot
-from formulon.core.site.kinds.shared import HEADING, INTRO, LINK, under
+from formulon.core.site.kinds.shared import HEADING, INTRO, LINK, THREE, under
 from formulon.core.site.layout import Collection, Layout, Place, Region, Room, Tracks
 
 _WAYS = {"way": {"words": under(("title", "text"), "1")}}
@@ -50,9 +50,7 @@ KIND = Kind(
                 "map": Region(("map",), Place((9, 12), row=1)),
                 "items": Region(
                     ("items",),
-                    items=Collection(
-                        _WAYS, Tracks(4, of=3, first={1: (12,), 2: (6, 6)}), tablet=Tracks(6, of=2, first={1: (12,)}), gap="4"
-                    ),
+                    items=Collection(_WAYS, THREE, tablet=Tracks(6, of=2, first={1: (12,)}), gap="4"),
                 ),
             },
             steps={"text": "h3"},

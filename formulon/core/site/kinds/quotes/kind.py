@@ -37,7 +37,7 @@ KIND = Kind(
                         {
                             "quote": {
                                 "portrait": Region(
-                                    ("picture",), Place((1, 2), row=1, ratio=(1, 1)), phone=_FACE, picture="card"
+                                    ("picture",), Place((1, 2), row=1, ratio=(1, 1)), phone=_FACE, picture="portrait"
                                 ),
                                 "words": Region(
                                     ("rating", "text", *_PERSON), Place((3, 11), row=1, gap="2"), phone=Place(gap="2")
