@@ -242,9 +242,12 @@ def _inside(sheet: _Sheet, selector: str, region: Region, width: Class, columns:
     if region.picture:
         own: dict[str, str] = {}
         own |= {"max-width": f"{place.most:g}px"} if place.most else {}
-        radius = f"var(--shape-{region.picture}-picture-radius, var(--shape-picture-radius))"
-        if place.ratio:
-            own["aspect-ratio"] = f"var(--shape-{region.picture}-picture-ratio, {place.ratio[0]:g} / {place.ratio[1]:g})"
+        radius, ratio = "var(--shape-picture-radius)", f"{place.ratio[0]:g} / {place.ratio[1]:g}" if place.ratio else ""
+        if region.picture != "portrait":  # which is of no kind that the site's choices are about
+            radius = f"var(--shape-{region.picture}-picture-radius, {radius})"
+            ratio = ratio and f"var(--shape-{region.picture}-picture-ratio, {ratio})"
+        if ratio:
+            own["aspect-ratio"] = ratio
         else:
             own |= {"position": "absolute", "inset": "0"}
             add("", {"position": "relative"})
