@@ -47,6 +47,10 @@ class Composed:
     measures: tuple[Measure, ...]
     what: str = ""  # what stands where, in words
 
+    def measure(self, name: str) -> float:
+        """One of the measures that it was ranked by, 0–1."""
+        return next(one.value for one in self.measures if one.name == name)
+
     @property
     def about(self) -> str:
         """What it was ranked by, in a sentence, and what speaks against it."""

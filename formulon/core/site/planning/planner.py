@@ -45,6 +45,7 @@ _COMPOSED = (
     "text",
 )
 _MOST_COMPOSED = 2
+_ABOUT, _EVEN = 0.05, 0.5  # of a rank, by which another is about as good; and the least balance of what is planned
 _TRIED = 40
 _SUBJECTS = 8  # that a brand gets drawings of
 # What was composed for the newest contents: the same brand is planned again and again, for its answer, its previews and its proposals.
@@ -173,8 +174,11 @@ class _Plan:
                 one.kind, one.content, before=around[0], after=around[1], seed=self.topics.seed, number=3, tried=_TRIED,
                 passes=lambda name: not self._unread((one.kind, name), one.ground, one.content),
             )  # fmt: skip
-            # The best for few contents is the best for many brands: which of the three stands is the brand's.
-            layout = _KNOWN[key] = found[self.topics.seed // 3 % len(found)].layout if found else one.layout
+            # The best for few contents is the best for many brands: which of those that are about as good stands is the brand's.
+            good = [
+                made for made in found if made.score >= found[0].score - _ABOUT and made.measure("balance") >= _EVEN
+            ] or found[:1]
+            layout = _KNOWN[key] = good[self.topics.seed // 3 % len(good)].layout if good else one.layout
             for old in list(_KNOWN)[:-_MOST_KNOWN]:
                 _KNOWN.pop(old, None)  # another request may have let it go already
         return layout
