@@ -218,3 +218,18 @@ def test_offers_with_pages_of_their_own_need_no_page_for_all(extent: str) -> Non
     assert ("What we offer" in [page.name for page in many.pages]) == (extent == "pages")
     assert "What we offer" not in [page.name for page in own.pages]
     assert all(f"{name}, in a sentence." in written(own) for name in names)
+
+
+@pytest.mark.parametrize(
+    ("proof", "figure"), [("92 % come back", "92\u00a0%"), ("12 000 visitors", "12\u00a0000"), ("5 kg of seeds", "5\u00a0kg")]
+)
+def test_a_number_keeps_to_its_unit(proof: str, figure: str) -> None:
+    site = plan(brand("practice", {}, proof=[proof, "3 telescopes", "40 clear nights"]))
+    figures = [
+        item["figure"]
+        for page in site.pages
+        for one in page.sections
+        for item in one.content.get("items", [])
+        if "figure" in item
+    ]
+    assert figure in [*figures, *(str(one.content.get("figure")) for page in site.pages for one in page.sections)]

@@ -35,7 +35,8 @@ class Topics:
         self.seed = int(hashlib.sha256(told_by.encode()).hexdigest()[:6], 16)
         self.names: dict[str, str] = {}  # of pages, by key
         numbers = [(line, figure_in(line)) for line in identity.proof if line.strip()]
-        self.figures = [{"figure": found[0], "label": found[1]} for _, found in numbers if found]
+        # No line is broken between a number and its unit (ISO 80000-1, 7.1.4, from memory).
+        self.figures = [{"figure": re.sub(r"\s", "\u00a0", found[0]), "label": found[1]} for _, found in numbers if found]
         self.hours = self._hours()
         self.offer_texts = [offer.text or self._told(offer.name) for offer in identity.offers]
 

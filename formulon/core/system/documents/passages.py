@@ -64,7 +64,7 @@ _CLOCK = r"\d{1,2}(?:[:.h]\d{2})?(?:\s?(?:a\.?m\.?|p\.?m\.?|Uhr|h|ч|год))?"
 _TIME = re.compile(rf"{_CLOCK}(?:\s?(?:–|-|—|to|bis|à|a|do|tot|till|έως|до|đến)\s?{_CLOCK})?", re.IGNORECASE)
 _QUESTION_MARKS = ("?", "？", "؟")
 _FIGURE = re.compile(
-    r"^(?P<figure>(?:[<>~≈±]\s?)?\d[\d.,’'\u00a0\u202f]*\d?(?:\s?(?:%|°C|°|km²|km|m²|m|ha|t|kg))?\+?)(?![\w])\s*(?P<label>.*)$"
+    r"^(?P<figure>(?:[<>~≈±]\s?)?\d(?:[\d.,’'\u00a0\u202f]|\x20(?=\d{3}(?![\d-])))*\d?(?:\s?(?:%|°C|°|km²|km|m²|m|ha|t|kg))?\+?)(?![\w])\s*(?P<label>.*)$"
 )
 # Read when the module is: files of a client are read in a process that may open nothing.
 _HEADINGS: dict[str, list[str]] = json.loads(Path(__file__).with_name("headings.json").read_text(encoding="utf-8"))
