@@ -11,7 +11,16 @@ from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.planning.arrange import chance
 from formulon.core.site.planning.rhythms import BEATS, Beat
 from formulon.core.site.site import Site
-from formulon.core.system.documents.choices import Buttons, Corners, Motif, PictureKind, Scale, StepChoice, StylePart
+from formulon.core.system.documents.choices import (
+    Buttons,
+    Corners,
+    Motif,
+    PictureKind,
+    Scale,
+    SectionOrder,
+    StepChoice,
+    StylePart,
+)
 from formulon.core.system.documents.identity import Character
 from formulon.core.system.facets.motif import symbol
 from formulon.core.system.facets.type_pairs import TypePair, proposals
@@ -245,8 +254,27 @@ def _layouts(asked: Asked) -> Made:
     return {"arrangement": asked.number}, "Compositions for what each section holds, and none like the one before it."
 
 
+def _order(asked: Asked) -> Made:
+    """What is told first, as far as there is something of it to tell."""
+    aim, identity = asked.aim, asked.site.identity
+    kinds = {one.kind for one in asked.site.pages[0].sections}
+    options: list[tuple[float, SectionOrder, str]] = [
+        (0.3, "usual", "Sections stand as is usual for such a site."),
+        (0.25 * aim.calm_lively, "offers", "What there is to have comes first, which is lively."),
+    ]
+    if kinds & {"figures", "quotes", "logos"} or identity.proof:
+        options.append((0.3 * aim.quiet_loud, "proof", "What shows that it is good comes first, which is sure of itself."))
+    if identity.audience:
+        options.append(
+            (-0.25 * aim.quiet_loud - 0.1 * aim.soft_sharp, "people", "Whom it is for comes first, which is gentle.")
+        )
+    used = [one["order"] for one in asked.had("order")]
+    _, order, says = max(options, key=lambda one: one[0] - 0.35 * used.count(one[1]) + 0.5 * asked.toss("order", one[1]))
+    return {"order": order}, says
+
+
 _MAKERS: dict[StylePart, Callable[[Asked], Made]] = {
-    "type": _type, "layouts": _layouts, "rhythm": _rhythm, "scale": _scale, "space": _space, "corners": _corners, "cards": _cards,
+    "type": _type, "layouts": _layouts, "order": _order, "rhythm": _rhythm, "scale": _scale, "space": _space, "corners": _corners, "cards": _cards,
     "buttons": _buttons, "pictures": _pictures, "motif": _motif, "motion": _motion,
     "header": lambda asked: _frame(asked, "header"), "footer": lambda asked: _frame(asked, "footer"),
 }  # fmt: skip

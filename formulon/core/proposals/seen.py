@@ -58,6 +58,7 @@ def _page(
         area = seen(top, top + high) * width
         often = area / (high * width) if high else 1.0
         yield "layouts", area
+        yield "order", area if section is not page.sections[0] else 0.0
         filled = 0.0
         pictured = 0.0
         for name, box in boxes.items():

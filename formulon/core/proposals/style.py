@@ -31,6 +31,7 @@ PARTS: dict[StylePart, Part] = {
     for one in (
         Part("type", "Typefaces", ("typefaces",), 1.0, "identity"),
         Part("layouts", "Layouts", ("arrangement",), 1.0),
+        Part("order", "Order of sections", ("order",), 0.5),
         Part("rhythm", "Rhythm of grounds", ("rhythm",), 0.9),
         Part("scale", "Type scale", ("scale",), 0.6),
         Part("space", "Density", ("density",), 0.5),

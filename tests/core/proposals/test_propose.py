@@ -258,3 +258,10 @@ def test_documents_are_whole_after_a_style_is_taken() -> None:
     made, new = applied(bodies, planned(bodies), eight(of)[0], list(PARTS), of.assets)
     assert set(made) == set(bodies) and {IDENTITY, CHOICES, FRAME_DOCUMENT} <= set(made)
     assert set(new) == set(planned(made)) and planned(made) == new, "untouched pages are the new plan"
+
+
+def test_the_order_of_sections_is_proposed_as_far_as_there_is_something_to_tell() -> None:
+    full = [one for kind in ("visit", "practice", "cause") for one in eight(plan(material(kind, TEXTS), composed=False))]
+    bare = [one for name in BRANDS for one in eight(site(name, audience="", proof=[]))]
+    orders = [{str(part.values["order"]) for one in made if (part := one.part("order"))} for made in (full, bare)]
+    assert orders[0] == {"usual", "offers", "proof", "people"} and orders[1] <= {"usual", "offers"}

@@ -15,6 +15,7 @@ from formulon.core.site.planning.plans import ELSEWHERE, PAGES, PLANS
 from formulon.core.site.planning.rhythms import BEATS, STRONG, grounds
 from formulon.core.site.render import render
 from formulon.core.site.site import Asset, Rendition, Site
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.documents.organisations import ORGANISATIONS
 
@@ -233,3 +234,28 @@ def test_a_number_keeps_to_its_unit(proof: str, figure: str) -> None:
         if "figure" in item
     ]
     assert figure in [*figures, *(str(one.content.get("figure")) for page in site.pages for one in page.sections)]
+
+
+@pytest.mark.parametrize(
+    ("order", "first"), [("usual", None), ("offers", "cards"), ("proof", "figures"), ("people", "picture-text")]
+)
+@pytest.mark.parametrize("organisation", ["", "cause", "practice"])
+def test_an_order_of_sections_tells_something_first_and_loses_nothing(organisation: str, order: str, first: str | None) -> None:
+    few = [{"name": "Evenings", "text": "Two hours."}, {"name": "Shows", "text": "Under the dome."}]
+    identity = brand(organisation, TEXTS, offers=few)
+    usual, made = plan(identity, composed=False), plan(identity, Choices.model_validate({"order": order}), composed=False)
+    names = [section.id for section in made.pages[0].sections]
+    assert sorted(names) == sorted(section.id for section in usual.pages[0].sections)
+    assert names[1].startswith(first) if first else names == [section.id for section in usual.pages[0].sections]
+    assert {piece: written(made).count(piece) for piece in pieces() if written(made).count(piece) != 1} == {}
+
+
+def test_a_teaser_of_offers_keeps_its_place_in_the_order() -> None:
+    identity = brand("visit", TEXTS, pages=["Visit", "What we offer"])
+    at = {
+        order: [
+            one.id for one in plan(identity, Choices.model_validate({"order": order}), composed=False).pages[0].sections
+        ].index("cards")
+        for order in ("usual", "offers", "people")
+    }
+    assert at["usual"] == at["offers"] == 1 < at["people"]

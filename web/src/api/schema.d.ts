@@ -1334,6 +1334,12 @@ export interface components {
              */
             header_stays: boolean;
             /**
+             * Order
+             * @description What the start page tells first after its opening; “usual” as the kind of organisation has it.
+             * @default usual
+             */
+            order: components["schemas"]["OrderEnum"];
+            /**
              * Arrangement
              * @description Which of the planner's arrangements the pages have.
              * @default 0
@@ -2524,6 +2530,8 @@ export interface components {
             /** Hex */
             hex: string;
         };
+        /** @enum {string} */
+        OrderEnum: "usual" | "offers" | "proof" | "people";
         /** OrganisationCard */
         OrganisationCard: {
             /** Id */
@@ -3566,7 +3574,7 @@ export interface components {
             parts: components["schemas"]["ProposedPart"][];
         };
         /** @enum {string} */
-        StylePartEnum: "type" | "layouts" | "rhythm" | "scale" | "space" | "corners" | "cards" | "buttons" | "pictures" | "motif" | "header" | "footer" | "motion";
+        StylePartEnum: "type" | "layouts" | "order" | "rhythm" | "scale" | "space" | "corners" | "cards" | "buttons" | "pictures" | "motif" | "header" | "footer" | "motion";
         /**
          * StyleProposals
          * @description Proposals side by side, the state of each part, what is seen most first, and the number from which the next are counted; 0 where

@@ -18,6 +18,7 @@ from formulon.core.site.planning.arrange import Arrangement, Pick, every
 from formulon.core.site.planning.assign import assigned
 from formulon.core.site.planning.blocks import Block, filled, ranked
 from formulon.core.site.planning.headlines import Headlines
+from formulon.core.site.planning.plans import in_order
 from formulon.core.site.planning.rhythms import beat_of, grounds, unreadable
 from formulon.core.site.planning.telling import Options, Telling
 from formulon.core.site.planning.writer import BriefWriter, Writer, shorten
@@ -190,9 +191,12 @@ class _Plan:
         closing = [topics.closing(key == "home", turn)] if key != "contact" and not one_page else []
         if key == "home":
             first = ranked(topics.openings(told), self.arrangement, [])[0][0]
-            rest = [made for topic in told if topic not in first.tells for made in topics.blocks(topic, key)]
-            if "offers" not in told:
-                rest.insert(0, topics.teaser())
+            rest = list[Options]()
+            for topic in in_order(told if "offers" in told else ["offers", *told], self.choices.order):
+                if topic in told and topic not in first.tells:
+                    rest += topics.blocks(topic, key)
+                elif topic not in told:  # they have a page of their own
+                    rest.append(topics.teaser())
             return [[first], *rest, *closing], first
         first, left = topics.beginning(key, self.assigned.names[key])
         if self.inner and self.inner[0] in first.only and not self._pictures_inner():

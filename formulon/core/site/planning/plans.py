@@ -5,8 +5,11 @@ A topic is something that a site can tell: the offers, a price list, the ways to
 thin to stand alone, it is told on the page that `ELSEWHERE` names.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
+
+from formulon.core.system.documents.choices import SectionOrder
 
 Topic = Literal[
     "offers", "audience", "figures", "proof", "quotes", "prices", "dates", "hours", "ways", "questions", "steps", "people",
@@ -94,3 +97,15 @@ PLANS: dict[str, SitePlan] = {
 def plan_of(organisation: str) -> SitePlan:
     """The plan of a kind of organisation; one for any where it is not said."""
     return PLANS.get(organisation, ANY)
+
+
+# What each order of sections tells first on the start page.
+FIRST: dict[SectionOrder, tuple[Topic, ...]] = {
+    "usual": (), "offers": ("offers", "prices", "dates"), "proof": ("figures", "quotes", "proof"), "people": ("audience", "about", "people"),
+}  # fmt: skip
+
+
+def in_order(topics: Sequence[Topic], order: SectionOrder) -> list[Topic]:
+    """The topics of a start page in an order of sections: what it tells first, then the rest as they are."""
+    first = FIRST[order]
+    return sorted(topics, key=lambda topic: first.index(topic) if topic in first else len(first))

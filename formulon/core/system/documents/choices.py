@@ -19,6 +19,7 @@ PictureKindName = Literal["opening", "text", "card"]
 StylePart = Literal[
     "type",
     "layouts",
+    "order",
     "rhythm",
     "scale",
     "space",
@@ -31,6 +32,7 @@ StylePart = Literal[
     "footer",
     "motion",
 ]
+SectionOrder = Literal["usual", "offers", "proof", "people"]
 STYLE_PARTS: tuple[StylePart, ...] = get_args(StylePart)
 GroundName = Literal["paper", "tint", "brand", "accent", "deep", "navigation", "footer"]
 DARK = "dark:"
@@ -221,6 +223,10 @@ class Choices(Model):
     footer: str = Field(default="", max_length=40, description="The same for the footer.")
     header_strip: bool = Field(default=False, description="Telephone, mail and address stand over the header.")
     header_stays: bool = Field(default=False, description="The header stays in sight while a page is scrolled.")
+    order: SectionOrder = Field(
+        default="usual",
+        description="What the start page tells first after its opening; “usual” as the kind of organisation has it.",
+    )
     arrangement: int = Field(default=0, ge=0, le=9999, description="Which of the planner's arrangements the pages have.")
     density: float = Field(default=1, ge=0.6, le=1.5, description="Factor on the space between and in sections.")
     scale: Scale = Field(default_factory=Scale)
@@ -228,7 +234,7 @@ class Choices(Model):
         default_factory=dict, description="Parts of the style that came with a proposal, as they came."
     )
     settled: list[StylePart] = Field(
-        default_factory=list, max_length=13, description="Parts of the style that no proposal changes."
+        default_factory=list, max_length=14, description="Parts of the style that no proposal changes."
     )
     compositions: list[OwnLayout] = Field(
         default_factory=list, max_length=60, description="Layouts of the brand's own, to be used again on its pages."
