@@ -4,6 +4,7 @@ from collections.abc import Iterator
 from typing import Any
 
 from formulon.core.checks.page_facts import PagePlace
+from formulon.core.checks.rule import Remedy
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.documents import page_document
 from formulon.core.site.site import Section, Site
@@ -44,6 +45,12 @@ def other_layouts(site: Site, place: PagePlace) -> Iterator[tuple[str, tuple[Cha
         if name != section.layout:
             patch = [{"op": "replace", "path": pointer(*base, "layout"), "value": name}]
             yield layout.label, (Change(document=document, patch=patch),)
+
+
+def in_other_layouts(site: Site, place: PagePlace) -> Iterator[Remedy]:
+    """Every other layout of a place's section, as a remedy."""
+    for label, changes in other_layouts(site, place):
+        yield Remedy(f"The layout “{label}”", changes)
 
 
 def remove_section(site: Site, place: PagePlace) -> tuple[Change, ...]:

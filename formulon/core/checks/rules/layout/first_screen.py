@@ -4,14 +4,13 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import SectionHead
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import other_layouts
+from formulon.core.checks.rules.content.slots import in_other_layouts
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
 
 def mend(site: Site, _: System, head: SectionHead, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
-    for label, changes in other_layouts(site, head.place):
-        yield Remedy(f"The layout “{label}”", changes)
+    yield from in_other_layouts(site, head.place)
 
 
 @rule(

@@ -3,7 +3,7 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import other_layouts
+from formulon.core.checks.rules.content.slots import in_other_layouts
 from formulon.core.checks.views import SectionView
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.site import Site
@@ -11,8 +11,7 @@ from formulon.core.system.system import System
 
 
 def mend(site: Site, _: System, view: SectionView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
-    for label, changes in other_layouts(site, view.place):
-        yield Remedy(f"The layout “{label}”", changes)
+    yield from in_other_layouts(site, view.place)
 
 
 @rule(

@@ -4,15 +4,15 @@ from collections.abc import Iterator, Mapping
 from itertools import groupby
 
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import other_layouts
+from formulon.core.checks.rules.content.slots import in_other_layouts
 from formulon.core.checks.views import PageView
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
 
 def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
-    for label, changes in other_layouts(site, verdict.place) if verdict.place else ():
-        yield Remedy(f"The layout “{label}”", changes)
+    if verdict.place:
+        yield from in_other_layouts(site, verdict.place)
 
 
 @rule(
