@@ -4,7 +4,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import other_layouts
+from formulon.core.checks.rules.content.slots import in_other_layouts
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
@@ -16,8 +16,7 @@ def measure(run: TextRun) -> float:
 
 
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
-    for label, changes in other_layouts(site, run.place):
-        yield Remedy(f"The layout “{label}”", changes)
+    yield from in_other_layouts(site, run.place)
 
 
 @rule(

@@ -5,7 +5,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import other_layouts
+from formulon.core.checks.rules.content.slots import in_other_layouts
 from formulon.core.checks.rules.type.sizes import smaller
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
@@ -23,8 +23,7 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
     )
     if small >= options["smallest"]:
         yield fix
-    for label, changes in other_layouts(site, run.place):
-        yield Remedy(f"The layout “{label}”", changes)
+    yield from in_other_layouts(site, run.place)
 
 
 @rule(
