@@ -19,13 +19,14 @@ from formulon.core.site.planning.assign import assigned
 from formulon.core.site.planning.blocks import Block, filled, ranked
 from formulon.core.site.planning.headlines import Headlines
 from formulon.core.site.planning.plans import in_order
-from formulon.core.site.planning.rhythms import beat_of, grounds, unreadable
+from formulon.core.site.planning.rhythms import beat_of, grounds, in_proportion, unreadable
 from formulon.core.site.planning.telling import Options, Telling
 from formulon.core.site.planning.writer import BriefWriter, Writer, shorten
 from formulon.core.site.site import Asset, Frame, Page, Section, Site
 from formulon.core.site.values import placeholder
 from formulon.core.system.documents.choices import Choices, GroundName
 from formulon.core.system.documents.identity import ClientText, Identity, free_id
+from formulon.core.system.facets.proportions import proportions
 from formulon.core.system.resolve import resolve
 from formulon.core.type.library import SHIPPED, Library
 from formulon.core.type.shaping import collapsed
@@ -87,7 +88,9 @@ class _Plan:
         system = resolve(identity, choices, library)
         self.composer = Composer(system, choices, identity) if composed else None
         self.unreadable = unreadable(system)
-        self.rhythm = choices.rhythm or beat_of(identity.character, self.topics.seed, self.unreadable).rhythm
+        stated, seed = proportions(identity).stated, self.topics.seed
+        beat = in_proportion(stated, identity, system, self.unreadable, seed) if stated else None
+        self.rhythm = choices.rhythm or (beat or beat_of(identity.character, seed, self.unreadable)).rhythm
         self.headlines = Headlines(system, identity.language)
         self.inner: tuple[str, ...] = ()  # the composition that opens inner pages, once there is one
         self.drawings, self.drawn = self._drawings(), 0

@@ -1,11 +1,17 @@
 """Grounds of a page from its opening to its close, as data: by how loud the brand is, and else by its name."""
 
+from collections import defaultdict
+from collections.abc import Mapping
 from dataclasses import dataclass
 
+from formulon.core.color.difference import delta_e_2000, rgb_to_lab
+from formulon.core.color.srgb import from_hex
 from formulon.core.system.documents.choices import Rhythm, SectionGround
-from formulon.core.system.documents.identity import Character
+from formulon.core.system.documents.identity import Character, Identity
 from formulon.core.system.system import System
 
+# How much of a start page each part is, in sections: what a usual one of five sections comes to.
+_HEADER, _FOOTER, _OPENING, _SECTIONS = 0.15, 0.6, 1.4, 5
 STRONG = ("brand", "accent", "deep")
 
 
@@ -53,6 +59,35 @@ def beat_of(character: Character, seed: int, without: frozenset[str] = frozenset
     clear = [one for one in fitting if not one.stands_on() & without] or [one for one in BEATS if not one.stands_on() & without]
     chosen = clear or fitting
     return chosen[seed % len(chosen)]
+
+
+def in_proportion(
+    stated: Mapping[str, float], identity: Identity, system: System, without: frozenset[str], seed: int
+) -> Beat | None:
+    """The rhythm whose grounds come nearest to the proportions that a guideline states, in percent by brand colour; None where it
+    states none. A ground counts for the brand colour that it has, or is nearest to."""
+    whole = sum(stated.values())
+    clear = [one for one in BEATS if not one.stands_on() & without] or list(BEATS)
+    if not whole:
+        return None
+    own = {one.id: rgb_to_lab(one.parsed.rgb) for one in identity.colors}
+
+    def of(ground: str) -> str:
+        lab = rgb_to_lab(from_hex(system.css(f"ground/{ground}/background")))
+        return min(own, key=lambda color: (delta_e_2000(own[color], lab), color))
+
+    def apart(beat: Beat) -> float:
+        areas = defaultdict[str, float](float)
+        areas[of("navigation")] += _HEADER
+        areas[of("footer")] += _FOOTER
+        for index, ground in enumerate(grounds(beat.rhythm, _SECTIONS, True)):
+            areas[of(ground)] += _OPENING if index == 0 else 1.0
+        total = sum(areas.values())
+        return sum(abs(areas[color] / total - stated.get(color, 0.0) / whole) for color in own)
+
+    nearest = min(map(apart, clear))
+    best = [one for one in clear if apart(one) <= nearest + 0.02]
+    return best[seed % len(best)]
 
 
 def unreadable(system: System) -> frozenset[str]:
