@@ -71,8 +71,8 @@ def test_a_brand_that_cannot_be_drawn_says_why_and_takes_the_change_back(
     strapline.fill("Dark by choice")
     strapline.press("Enter")
     expect(page.get_by_text("All saved")).to_be_visible()
-    Document.objects.filter(brand=demo, name="page:offer").update(
-        body={"id": "offer", "name": "Offer", "sections": [{"kind": "gone"}]}
+    Document.objects.filter(brand=demo, name="page:visit").update(
+        body={"id": "visit", "name": "Visit", "sections": [{"kind": "gone"}]}
     )
     page.reload()
     expect(page.get_by_role("heading", name="This brand does not open")).to_be_visible()

@@ -2,7 +2,7 @@
 
 from pydantic import Field
 
-from formulon.core.system.documents.choices import StylePart
+from formulon.core.system.documents.choices import STYLE_PARTS, StylePart
 from formulon.studio.api.shapes import Shape
 
 
@@ -44,5 +44,5 @@ class StyleTaken(Shape):
     """Which parts of which proposal are taken, based on a revision of the choices."""
 
     number: int = Field(ge=1, le=64)
-    parts: list[StylePart] = Field(min_length=1, max_length=13)
+    parts: list[StylePart] = Field(min_length=1, max_length=len(STYLE_PARTS))
     revision: int
