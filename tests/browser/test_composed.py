@@ -16,7 +16,7 @@ from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import FRAME, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.system.resolve import resolve
-from tests.browser.test_layouts import AS_MANY, READ, filled, regions, site, write
+from tests.browser.test_layouts import READ, WIDTHS, filled, regions, site, write
 from tests.browser.test_published import show
 
 GROUNDS = ("paper", "tint", "deep", "brand", "accent")
@@ -51,11 +51,11 @@ def test_compositions_stand_as_they_are_told(tab: Page, tmp_path: Path, case: st
     write(made, tmp_path)
     runs = {
         (fact.place.section, fact.place.slot): fact
-        for fact in predict(made, system, [made.pages[0]], widths=AS_MANY) if isinstance(fact, TextRun) and "/label/" not in fact.ink
+        for fact in predict(made, system, [made.pages[0]], widths=WIDTHS) if isinstance(fact, TextRun) and "/label/" not in fact.ink
     }  # fmt: skip
     lines = wrong = told = 0
     off = []
-    for width in AS_MANY:
+    for width in WIDTHS:
         show(tab, tmp_path, "index.html", width)
         assert tab.evaluate("document.documentElement.scrollWidth") == width, (case, width)
         for section, seen in zip(sections, tab.evaluate(READ)[:-1], strict=True):

@@ -17,10 +17,10 @@ def opened(family_id: str) -> TTFont:
     return TTFont(io.BytesIO(SHIPPED[family_id].faces[0].open()))
 
 
-@pytest.mark.parametrize("family_id", sorted(one.id for one in SHIPPED.values() if not one.script))
+@pytest.mark.parametrize("family_id", sorted(SHIPPED.keys() - {"assistant", "vazirmatn"}))
 def test_heights_are_those_of_the_files_own_tables(family_id: str) -> None:
-    """OS/2 sxHeight and sCapHeight, which foundries measure themselves; drawn letters differ by a hair. The tables of families
-    that were drawn for another script may speak of its letters."""
+    """OS/2 sxHeight and sCapHeight, which foundries measure themselves; drawn letters differ by a hair. The tables of the
+    two that are left out speak of Hebrew and Arabic letters."""
     font, look = opened(family_id), SHIPPED[family_id].measured
     units = font["head"].unitsPerEm
     if font["OS/2"].sxHeight and SHIPPED[family_id].category != "handwriting":  # whose letters slope out of their heights
