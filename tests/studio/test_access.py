@@ -27,6 +27,8 @@ PATHS = [
     ("get", "/pages/home/preview"),
     ("get", "/preflight"),
     ("post", "/preflight/fixes"),
+    ("post", "/structure"),
+    ("get", "/additions/text"),
     ("post", "/marks"),
     ("post", "/releases"),
     ("get", "/releases/1/zip"),
@@ -70,7 +72,12 @@ def _pattern(path: str) -> str:
         "/7": "/<int:file_id>",
         "/9": "/<int:entry_id>",
     }
-    parts |= {"/identity/json": "/identity/<slug:form>", "/system/tokens": "/system/<slug:form>", "moon-480.webp": "<str:name>"}
+    parts |= {
+        "/identity/json": "/identity/<slug:form>",
+        "/system/tokens": "/system/<slug:form>",
+        "/additions/text": "/additions/<str:kind>",
+        "moon-480.webp": "<str:name>",
+    }
     parts |= {"0123456789abcdef.woff2": "<str:name>"}
     for example, pattern in parts.items():
         path = path.replace(example, pattern)

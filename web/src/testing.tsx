@@ -69,6 +69,7 @@ export const LIBRARY = {
     {
       id: 'hero',
       label: 'Hero',
+      needs: 'opening, first screen',
       layouts: [
         {
           id: 'words',
@@ -110,6 +111,7 @@ export const LIBRARY = {
     {
       id: 'offering',
       label: 'Offering',
+      needs: 'prices, what we sell, Körbe',
       layouts: [
         {
           id: 'row',
@@ -134,7 +136,7 @@ export const LIBRARY = {
       ],
     },
   ],
-  organisations: [{ id: 'other', label: 'Other', pages: ['About', 'Prices'] }],
+  organisations: [{ id: 'other', name: 'Other', about: '', pages: ['Kontakt', 'Prices'] }],
   families: [],
   languages: [
     { code: 'en-GB', name: 'British English', own: 'British English', words: true, sentences: true },

@@ -12,7 +12,7 @@ from formulon.core.checks.rule import Remedy
 from formulon.core.color.difference import difference
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.documents import page_document
+from formulon.core.site.documents import located
 from formulon.core.site.geometry import general
 from formulon.core.site.kind import Slot
 from formulon.core.site.own import scope_of
@@ -72,15 +72,14 @@ def properties(system: System, ground: str, scheme: Scheme) -> dict[str, str]:
 
 def rewritten(site: Site, place: PagePlace, make: Callable[[dict[str, str]], dict[str, str]]) -> Change | None:
     """The change that puts other HTML and CSS into the slot at a place; None where it is as it was."""
-    page = site.page(place.page)
-    for index, section in enumerate(page.sections if page else []):
-        if section.id == place.section:
-            value = section.content[place.slot]
-            made = {**value, **make(value)}
-            path = pointer("sections", index, "content", place.slot)
-            patch = [{"op": "replace", "path": path, "value": made}]
-            return Change(document=page_document(place.page), patch=patch) if made != value else None
-    return None
+    found = located(site, place.page, place.section)
+    if found is None:
+        return None
+    document, base, section = found
+    value = section.content[place.slot]
+    made = {**value, **make(value)}
+    patch = [{"op": "replace", "path": pointer(*base, "content", place.slot), "value": made}]
+    return Change(document=document, patch=patch) if made != value else None
 
 
 def colors_on(system: System, ground: str) -> dict[str, str]:

@@ -1,6 +1,6 @@
 """predict(site, system): what is known of the pages without a browser."""
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import replace
 from typing import Any
 
@@ -25,17 +25,17 @@ from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import ground_at, on_card
 from formulon.core.site.extents import Extents
 from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px, rows_of
-from formulon.core.site.header import has_strip, more, name_room, name_scale, rows
-from formulon.core.site.header import names as header_names
+from formulon.core.site.header import entries as header_entries
+from formulon.core.site.header import has_strip, leaves, more, name_room, name_scale, rows
 from formulon.core.site.kind import Slot
-from formulon.core.site.layout import HEADINGS
+from formulon.core.site.layout import HEADINGS, class_of
 from formulon.core.site.pictures import TOKENS
 from formulon.core.site.render import WIDTHS, names_beside
 from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.site import FRAME, Page, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
-from formulon.core.site.values import PLACEHOLDER, Picture, led_to
+from formulon.core.site.values import PLACEHOLDER, Picture
 from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.parts import PARTS
 from formulon.core.system.policy import policy_of
@@ -114,19 +114,20 @@ class Prediction:
         yield from self.section(page, footer)
         yield from self.name(page, footer)
         regions = footer.declared.regions
-        names = [self.site.drawn[0].name, *(one.name for one in self.site.menu())]
+        names = [self.site.drawn[0].name, *(one.name for one in leaves(self.site.menu()))]
         yield from self.links(page, footer, names, regions["links"].flow == "row", "links")
         ways = [way for way in (contact.email, contact.phone) if way]
         yield from self.links(page, footer, ways, regions["contact"].flow == "row", "contact")
 
     def header(self, page: Page) -> Iterator[Fact]:
         section = self.site.frame.header
-        shown, folded = header_names(self.site)
-        yield from self.links(page, section, [*shown, *folded], True, "links")
-        if folded:
-            yield from self.runs(
-                PagePlace(page.id, section.id, "more"), more(self.site), "summary", "label", section.ground, "body"
-            )
+        shown, folded = header_entries(self.site)
+        yield from self.links(page, section, [one.name for one in shown if not one.under], True, "links")
+        unfolds = [(one.name, leaves([one])) for one in shown if one.under] + [(more(self.site), leaves(folded))]
+        for number, (name, under) in enumerate(one for one in unfolds if one[1]):
+            place = PagePlace(page.id, section.id, f"more/{number}")
+            yield from self.runs(place, name, "summary", "label", section.ground, "body")
+            yield from self.links(page, section, [one.name for one in under], True, f"more/{number}/links")
         if has_strip(self.site):
             contact = self.site.identity.contact
             ways = [way for way in (contact.phone, contact.email) if way]
@@ -213,13 +214,27 @@ class Prediction:
             ground = ground_at(section, cards, path)
             place = PagePlace(page.id, section.id, path)
             on_picture = slot.of.set_in_type and own in layout.on_picture and self.has_picture(section)
-            for fact in slot.of.facts(self, place, section, slot, value, ground):
+            for fact in self.shown(section, slot.of.facts(self, place, section, slot, value, ground)):
                 if on_picture and isinstance(fact, TextRun):
                     standing.append(replace(fact, on_picture=True))
                     fact = standing[-1]
                 yield fact
         if standing:
             yield self.on_picture(page, section, standing)
+
+    def shown(self, section: Section, facts: Iterable[Fact]) -> Iterator[Fact]:
+        """Facts of a section without the widths at which it is not shown."""
+        off = {width for width in self.widths if class_of(width) in section.hidden_on}
+        for fact in facts:
+            if off and isinstance(fact, TextRun | Target) and off.issuperset(fact.sizes):
+                continue
+            if off and isinstance(fact, TextRun):
+                sizes = {width: size for width, size in fact.sizes.items() if width not in off}
+                yield replace(fact, sizes=sizes, fits={width: one for width, one in fact.fits.items() if width not in off})
+            elif off and isinstance(fact, Target):
+                yield replace(fact, sizes={width: size for width, size in fact.sizes.items() if width not in off})
+            else:
+                yield fact
 
     def foot(self, section: Section) -> float:
         """How far down a phone's screen the words of a page's first section reach, in px; 0 where that cannot be told."""
@@ -251,7 +266,8 @@ class Prediction:
         picture = Picture.model_validate(section.content["picture"])
         behind = backdrop(self.site, picture, self.open_blob)
         focus = (picture.focus.x, picture.focus.y)
-        boxes = {width: stand(self.system, section, width, self.language) for width in self.widths} if behind else {}
+        widths = [width for width in self.widths if class_of(width) not in section.hidden_on]
+        boxes = {width: stand(self.system, section, width, self.language) for width in widths} if behind else {}
         paints: dict[str, tuple[RGB, ...]] = {scheme: self.paints(scheme) for scheme in self.system.schemes}
         ways: dict[str, Treatment] = {scheme: self.treatment(scheme) for scheme in self.system.schemes}
         texts = []
@@ -291,10 +307,7 @@ class Prediction:
 
     def alive(self, to: str) -> bool:
         """Whether a destination leads anywhere that is known."""
-        page, section = led_to(to)
-        if not page:
-            return bool(to)
-        return self.site.section(page, section) is not None if section else self.site.page(page) is not None
+        return self.site.is_there(to)
 
     def text(
         self, place: PagePlace, section: Section, slot: Slot, value: str, ground: str, indent: float = 0.0

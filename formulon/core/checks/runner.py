@@ -20,8 +20,8 @@ from formulon.core.checks.rule import Outcome, Remedy, Rule, Severity, Verdict
 from formulon.core.checks.views import KEPT, PageView, SectionView, SiteView, View, pages_of, site_of
 from formulon.core.errors import FormulonError
 from formulon.core.site.backdrop import OpenBlob
-from formulon.core.site.changes import Change, apply
-from formulon.core.site.documents import page_document
+from formulon.core.site.changes import Change, apply, pointer
+from formulon.core.site.documents import located, page_document
 from formulon.core.site.site import Page, Site
 from formulon.core.system.system import System
 
@@ -263,10 +263,10 @@ def _shared(site: Site) -> str:
 
 def _one_section(changes: Sequence[Change], site: Site, page: Page, section: str) -> bool:
     """Whether changes touch nothing but one section of a page, which stays on it."""
-    place = next((index for index, one in enumerate(page.sections) if one.id == section), None)
-    return place is not None and all(
-        change.document == page_document(page.id)
-        and all(str(operation.get("path", "")).startswith(f"/sections/{place}/") for operation in change.patch)
+    found = located(site, page.id, section)
+    return found is not None and all(
+        change.document == found[0] == page_document(page.id)
+        and all(str(operation.get("path", "")).startswith(f"{pointer(*found[1])}/") for operation in change.patch)
         for change in changes
     )
 

@@ -43,6 +43,22 @@ def patched(document: str, body: dict[str, Any], patch: list[dict[str, Any]]) ->
     return made
 
 
+def edited(document: str, body: dict[str, Any] | None, patch: list[dict[str, Any]]) -> dict[str, Any] | None:
+    """The body after a patch that may also make a page, by an `add` of the whole, or take one away, by a `remove` of the whole (RFC
+    6901: the empty pointer is the whole document). None stands for a document that is not there. Raises ChangeError as `patched`."""
+    whole = patch[0].get("op") if len(patch) == 1 and patch[0].get("path") == "" else None
+    if whole == "remove" or body is None:
+        if page_of(document) is None or (body is None and whole != "add"):
+            raise ChangeError(f"There is no document “{document}”." if body is None else f"A brand always has “{document}”.")
+        if whole == "remove":
+            return None
+        made = checked(document, patch[0].get("value"))
+        if page_of(document) != made.get("id"):
+            raise ChangeError("A page's document goes by the page's id.")
+        return made
+    return patched(document, body, patch)
+
+
 def _applied(document: str, body: dict[str, Any], patch: list[dict[str, Any]]) -> Any:
     """The body after the operations, one after the other; what is copied counts before it is."""
     size, body = len(json.dumps(body)), copy.deepcopy(body)
@@ -78,10 +94,12 @@ def apply(site: Site, changes: Iterable[Change]) -> Site:
     """The site after changes; what they leave alone is taken over as it is. Raises ChangeError where one does not fit."""
     parts = models(site)
     for change in changes:
-        if change.document not in parts:
-            raise ChangeError(f"There is no document “{change.document}”.")
-        body = patched(change.document, parts[change.document].model_dump(), change.patch)
-        parts[change.document] = kind_of(change.document).model.model_validate(body)
+        part = parts.get(change.document)
+        body = edited(change.document, part.model_dump() if part else None, change.patch)
+        if body is None:
+            del parts[change.document]
+        else:
+            parts[change.document] = kind_of(change.document).model.model_validate(body)
     return site_from(parts, site.assets, site.library)
 
 

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from typing import Any, cast
 
 from formulon.core.errors import ChangeError
-from formulon.core.site.site import Asset, Frame, Page, Site
+from formulon.core.site.site import FRAME, Asset, Frame, Page, Section, Site
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions
 from formulon.core.system.documents.identity import Identity, Model
@@ -36,7 +36,7 @@ class DocumentKind:
 _KINDS: dict[str, DocumentKind] = {
     IDENTITY: DocumentKind(Identity),
     CHOICES: DocumentKind(Choices, completed=True),
-    FRAME_DOCUMENT: DocumentKind(Frame, planned=True),
+    FRAME_DOCUMENT: DocumentKind(Frame, planned=True, completed=True),
     DECISIONS: DocumentKind(Decisions, of_site=False),
 }
 _PAGES = DocumentKind(Page, planned=True, completed=True)
@@ -99,6 +99,20 @@ def models(site: Site) -> dict[str, Model]:
     """The parts of a site by the name of their document."""
     parts: dict[str, Model] = {IDENTITY: site.identity, CHOICES: site.choices, FRAME_DOCUMENT: site.frame}
     return parts | {page_document(page.id): page for page in site.pages}
+
+
+def located(site: Site, page_id: str, section_id: str) -> tuple[str, tuple[str | int, ...], Section] | None:
+    """The document that holds a section, the path to the section in it, and the section as it is stored; None where there is none.
+    Header and footer are found on every page."""
+    for part in FRAME:
+        section: Section = getattr(site.frame, part)
+        if section.id == section_id:
+            return FRAME_DOCUMENT, (part,), section
+    stored = next((page.sections for page in site.pages if page.id == page_id), ())
+    for index, section in enumerate(stored):
+        if section.id == section_id:
+            return page_document(page_id), ("sections", index), section
+    return None
 
 
 def site_from(parts: Mapping[str, Model], assets: list[Asset], library: Library = SHIPPED) -> Site:

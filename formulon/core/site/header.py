@@ -2,12 +2,13 @@
 and below which the pages are behind a menu that opens without a script. Worked out from the shaped widths of the names.
 """
 
+from collections.abc import Sequence
 from functools import lru_cache
 
 from formulon.core.site.geometry import GRID_FROM, action_size, content_width, px
 from formulon.core.site.kinds.header.kind import HEADS, MOST_NAMES, Head
 from formulon.core.site.phrases import phrases
-from formulon.core.site.site import Site
+from formulon.core.site.site import MenuEntry, Site
 from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.system import Step, System
 from formulon.core.type.fit import cased, fit
@@ -41,7 +42,7 @@ class _Asked:
 
     def __init__(self, site: Site, system: System) -> None:
         self.site, self.system = site, system
-        shown = tuple(page.name for page in site.header_menu())
+        shown = tuple((one.name, bool(one.under)) for one in site.header_menu())
         self.key = id(system), site.frame.header.model_dump_json(), shown, site.identity.name, site.identity.language
 
     def __hash__(self) -> int:
@@ -107,10 +108,15 @@ def head(site: Site) -> Head:
     return HEADS[site.frame.header.layout]
 
 
-def names(site: Site) -> tuple[tuple[str, ...], tuple[str, ...]]:
-    """The names of pages that stand in the header's row, and those that unfold under a last entry, where there are too many."""
-    found = tuple(one.name for one in site.header_menu())
-    return (found, ()) if len(found) <= MOST_NAMES else (found[: MOST_NAMES - 1], found[MOST_NAMES - 1 :])
+def entries(site: Site) -> tuple[list[MenuEntry], list[MenuEntry]]:
+    """What stands in the header's row, and what unfolds under a last entry, where there is too much."""
+    found = site.header_menu()
+    return (found, []) if len(found) <= MOST_NAMES else (found[: MOST_NAMES - 1], found[MOST_NAMES - 1 :])
+
+
+def leaves(found: Sequence[MenuEntry]) -> list[MenuEntry]:
+    """Everything that entries lead to, with what stands under them, in their order."""
+    return [each for one in found for each in ((one, *one.under) if one.to else one.under)]
 
 
 def more(site: Site) -> str:
@@ -126,7 +132,7 @@ def has_strip(site: Site) -> bool:
 
 def half(site: Site) -> int:
     """How many entries stand before a mark in the middle of them."""
-    shown, folded = names(site)
+    shown, folded = entries(site)
     return -(-(len(shown) + bool(folded)) // 2)
 
 
@@ -197,9 +203,10 @@ def _wings(site: Site, system: System, viewport: int) -> tuple[float, float]:
 
 def _link_widths(site: Site, system: System, viewport: int) -> list[float]:
     step, least = system.steps["label"], px(system, "button/least", viewport)
-    shown, folded = names(site)
+    shown, folded = entries(site)
     size = step.size(viewport)
-    wide = [max(least, size * em) for em in _ems(step, site.identity.language, shown)]
+    ems = _ems(step, site.identity.language, tuple(one.name for one in shown))
+    wide = [max(least, size * (em + _UNFOLD_EM * bool(one.under))) for one, em in zip(shown, ems, strict=True)]
     unfolds = [max(least, size * (em + _UNFOLD_EM)) for em in _ems(step, site.identity.language, (more(site),))]
     return wide + (unfolds if folded else [])
 

@@ -49,6 +49,7 @@ class Kind:
     label: str
     slots: Mapping[str, Slot]
     layouts: Mapping[str, Layout]
+    needs: str = ""  # what it is looked for by, in a designer's words
     ground: str = "paper"
     tag: str = "section"
     motif_first: bool = False

@@ -4,7 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
-from typing import Any
+from typing import Any, NamedTuple
 
 import jinja2
 from markupsafe import Markup
@@ -14,8 +14,8 @@ from formulon.core.site import motif_drawn as motif
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import item_grounds, region_ground
 from formulon.core.site.catalogue import CATALOGUE, class_of_layout
-from formulon.core.site.header import has_strip, more
-from formulon.core.site.header import names as header_names
+from formulon.core.site.header import entries as header_entries
+from formulon.core.site.header import has_strip, leaves, more
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot
@@ -27,7 +27,7 @@ from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import header_strip, section_html
 from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.sheets import fitted_css, minified, own_css, placed_css, placed_of, preview_tokens, style_css, used_in
-from formulon.core.site.site import Asset, MenuEntry, Page, Section, Site
+from formulon.core.site.site import Asset, MenuEntry, Page, Redirect, Section, Site
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
 from formulon.core.site.values import Picture, led_to
@@ -59,6 +59,11 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     files: dict[str, bytes] = {}
     for page in site.drawn:
         files[site.file_name(page)] = render_page(site, system, page).encode()
+    files |= {
+        one.path: moved_page(site, one).encode()
+        for one in site.frame.redirects
+        if one.path not in files and site.is_there(one.to)
+    }
     files[f"{missing.ID}.html"] = render_page(site, system, missing.missing_page(site)).encode()
     own = own_css(section for page in site.drawn for section in page.sections)
     css = style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site) + own
@@ -94,6 +99,16 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
     )  # fmt: skip
 
 
+def moved_page(site: Site, redirect: Redirect) -> str:
+    """A page for an address that the site once had: it leads on by itself, without a script, and by a link."""
+    page = site.page(led_to(redirect.to)[0]) or site.drawn[0]
+    view = View(site, site.system(), page, None)
+    to = redirect.to if not led_to(redirect.to)[1] else f"page:{page.id}"
+    return environment().get_template("moved.html").render(
+        site=site, page=page, to=view.href(redirect.to), whole=view.whole(to), view=view
+    )  # fmt: skip
+
+
 def favicon(site: Site, system: System) -> str:
     """The site's icon: the brand's symbol, or a disc in its colours where it has none."""
     mark = symbol(site.identity)
@@ -123,6 +138,15 @@ def environment() -> jinja2.Environment:
     )
     environment.filters["tel"] = dialled
     return environment
+
+
+class Entry(NamedTuple):
+    """An entry of a menu as it is drawn: its name, its address, whether it is this page, and what unfolds under it."""
+
+    name: str
+    address: str
+    current: bool
+    under: tuple["Entry", ...] = ()
 
 
 class View:
@@ -158,9 +182,10 @@ class View:
         name = section.kind.replace("_", "-")
         also = " has-motif" if section.id in self.motifs else ""
         led = not self.preview and (self.page.id, section.id) in self.site.targets
+        off = html(' data-off="%s"', " ".join(section.hidden_on)) if section.hidden_on else Markup("")
         target = html(' id="%s"', anchor(section.id)) if led else Markup("")
         return html(
-            '<%s%s class="%s %s--%s%s" data-ground="%s"%s>',
+            '<%s%s class="%s %s--%s%s" data-ground="%s"%s%s>',
             section.catalogue.tag,
             target,
             name,
@@ -168,6 +193,7 @@ class View:
             class_of_layout(section.layout),
             also,
             section.ground,
+            off,
             mark,
         )
 
@@ -354,7 +380,7 @@ class View:
     def href(self, to: str) -> str:
         """The address of a destination; empty where it is none."""
         if to.startswith("page:"):
-            page, section = led_to(to)
+            page, section = led_to(self.site.led(to))
             target = self.site.page(page)
             if target is None:
                 return ""
@@ -363,20 +389,20 @@ class View:
         return dialled(to[4:], self.site.identity.language) if to.startswith("tel:") else to
 
     def listed(self) -> bool:
-        """Whether the page is one of the site's: search engines read it, and links to it show its picture."""
-        return self.site.page(self.page.id) is not None
+        """Whether the page is one of the site's that search engines may read; links to it show its picture."""
+        return self.page.searched and self.site.page(self.page.id) is not None
 
-    def navigation(self) -> list[tuple[str, str, bool]]:
-        """Name, address and whether it is this page, for every page of the menu but the start page."""
-        return [self._entry(one) for one in self.site.menu()]
+    def navigation(self) -> list[Entry]:
+        """What the menu leads to, each by itself."""
+        return [self._entry(one) for one in leaves(self.site.menu())]
 
-    def header_navigation(self) -> list[tuple[str, str, bool]]:
-        """The same for what stands in the header."""
-        return [self._entry(one) for one in self.site.header_menu()[: len(header_names(self.site)[0])]]
+    def header_navigation(self) -> list[Entry]:
+        """What stands in the header, with what unfolds under it."""
+        return [self._entry(one) for one in header_entries(self.site)[0]]
 
-    def header_folded(self) -> list[tuple[str, str, bool]]:
-        """The same for what unfolds there."""
-        return [self._entry(one) for one in self.site.header_menu()[len(header_names(self.site)[0]) :]]
+    def header_folded(self) -> list[Entry]:
+        """What unfolds there under a last entry, each by itself."""
+        return [self._entry(one) for one in leaves(header_entries(self.site)[1])]
 
     def more(self) -> str:
         return more(self.site)
@@ -385,8 +411,10 @@ class View:
         """Ways to reach the brand over the header; nothing where they are not wanted, or none is known."""
         return header_strip(self, environment()) if has_strip(self.site) else Markup("")
 
-    def _entry(self, entry: MenuEntry) -> tuple[str, str, bool]:
-        return entry.name, self.href(entry.to), entry.page == self.page.id and not entry.section
+    def _entry(self, entry: MenuEntry) -> Entry:
+        current = entry.page == self.page.id and not entry.section
+        under = tuple(self._entry(one) for one in leaves([entry])) if entry.under else ()
+        return Entry(entry.name, self.href(entry.to), current, under)
 
     def home(self) -> str:
         return self.site.file_name(self.site.drawn[0])
@@ -407,6 +435,11 @@ class View:
         name = self.site.file_name(self.page)
         address = self.site.frame.address
         return address and address + ("" if name == "index.html" else name)
+
+    def whole(self, to: str) -> str:
+        """The whole address of a destination, where the site's own is known."""
+        address = self.href(to)
+        return address if "://" in address else self.site.frame.address and self.site.frame.address + address
 
     def preload(self) -> list[str]:
         return fonts.preloads(self.site, self.system)

@@ -2,15 +2,17 @@
 
 import json
 import re
+from collections import Counter
 from collections.abc import Mapping
 from functools import cached_property
-from typing import Any, Literal, NamedTuple, Self
+from typing import Any, Literal, NamedTuple, Self, get_args
 
 from pydantic import Field, PrivateAttr, field_validator, model_validator
 
 from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.kind import Kind
 from formulon.core.site.layout import Layout
+from formulon.core.site.values import Destination, led_to
 from formulon.core.system.documents.choices import Choices, GroundName, Rhythm
 from formulon.core.system.documents.identity import Identity, Model
 from formulon.core.system.resolve import resolve
@@ -19,6 +21,18 @@ from formulon.core.type.library import SHIPPED, Family, Library
 
 _ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]{1,200}(:\d{1,5})?(/[A-Za-z0-9._~-]{0,80}){0,6}")
 FRAME = ("header", "footer")  # kinds that stand on every page
+Width = Literal["phone", "tablet", "desktop"]  # classes of widths of the viewport, as layouts have them
+_FILE = r"[a-z0-9]+(-[a-z0-9]+)*"
+# Files that every published site has besides its pages.
+TAKEN = frozenset({"index", "404", "style-guide", "robots", "sitemap"})
+
+
+class SetAside(Model):
+    """What a section said as another kind, and what that became, so that a change of kind can be taken back whole."""
+
+    layout: str
+    content: dict[str, Any] = Field(default_factory=dict)
+    became: dict[str, Any] = Field(default_factory=dict, description="The content that was made of it.")
 
 
 class Section(Model):
@@ -33,6 +47,12 @@ class Section(Model):
     departs: bool = Field(default=False, description="Stands on its own ground, whatever the rhythm of the site.")
     menu: str = Field(default="", max_length=60, description="What it is called in the menu of a site of one page.")
     source: str = Field(default="", max_length=200, description="The client's file that its words come from.")
+    hidden: bool = Field(default=False, description="Not drawn; it stays at its place.")
+    parked: bool = Field(default=False, description="Put aside: kept whole and not drawn.")
+    instead: str = Field(default="", max_length=60, description="The section that stands in its place while it is parked.")
+    hidden_on: list[Width] = Field(default_factory=list, max_length=3, description="Widths at which it is not shown.")
+    reason: str = Field(default="", max_length=200, description="Why it departs from the system.")
+    aside: dict[str, SetAside] = Field(default_factory=dict, description="What it said as other kinds, by kind.")
 
     @model_validator(mode="after")
     def _fits_catalogue(self) -> Self:
@@ -41,7 +61,15 @@ class Section(Model):
             raise ValueError(f"There is no section kind “{self.kind}”. Kinds: {', '.join(CATALOGUE)}.")
         layout_of(kind, self.layout)
         self.content = check_content(kind, self.content)
+        self.hidden_on = [width for width in get_args(Width) if width in self.hidden_on]
+        if len(self.hidden_on) == len(get_args(Width)):
+            raise ValueError("A section that no width shows is hidden. Hide it instead.")
         return self
+
+    @property
+    def out(self) -> bool:
+        """Whether it is not drawn at any width."""
+        return self.hidden or self.parked
 
     @property
     def catalogue(self) -> Kind:
@@ -69,6 +97,10 @@ class Page(Model):
     title: str = Field(default="", max_length=160)
     description: str = Field(default="", max_length=320)
     menu: bool = Field(default=True, description="Whether navigation and footer lead to it.")
+    address: str = Field(
+        default="", max_length=60, pattern=rf"^({_FILE})?$", description="The name of its file, where that is not its id."
+    )
+    searched: bool = Field(default=True, description="Whether search engines may list it.")
     sections: list[Section] = Field(default_factory=list, max_length=60)
 
     @model_validator(mode="after")
@@ -82,19 +114,44 @@ class Page(Model):
         return self
 
 
-def in_rhythm(pages: list[Page], rhythm: Rhythm | None) -> list[Page]:
-    """Pages with the grounds that a rhythm gives their sections; those that depart from it keep their own."""
+def grounded(pages: list[Page], rhythm: Rhythm | None) -> list[Page]:
+    """Pages with the grounds that a rhythm gives the sections that are drawn; those that depart from it keep their own."""
     if rhythm is None:
         return pages
     made = []
     for number, page in enumerate(pages):
-        count = len(page.sections)
+        there = [one.id for one in page.sections if not one.out]
         sections = [
-            one if one.departs else one.model_copy(update={"ground": rhythm.ground(index, count, number == 0)})
-            for index, one in enumerate(page.sections)
+            one
+            if one.out or one.departs
+            else one.model_copy(update={"ground": rhythm.ground(there.index(one.id), len(there), number == 0)})
+            for one in page.sections
         ]
         made.append(page.model_copy(update={"sections": sections}))
     return made
+
+
+class MenuItem(Model):
+    """An entry of a menu of one's own: where it leads, and what stands under it. One with entries under it may lead nowhere."""
+
+    label: str = Field(min_length=1, max_length=60)
+    to: Destination = ""
+    items: list["MenuItem"] = Field(default_factory=list, max_length=12)
+
+    @model_validator(mode="after")
+    def _two_levels(self) -> Self:
+        if any(one.items for one in self.items):
+            raise ValueError(f"“{self.label}” has entries under its entries. A menu has two levels.")
+        if not self.to and not self.items:
+            raise ValueError(f"“{self.label}” leads nowhere. Choose where it leads.")
+        return self
+
+
+class Redirect(Model):
+    """An address that the site once had, and where it leads now."""
+
+    path: str = Field(pattern=rf"^{_FILE}\.html$", max_length=80)
+    to: Destination = Field(min_length=1)
 
 
 class Frame(Model):
@@ -106,6 +163,10 @@ class Frame(Model):
     header: Section
     footer: Section
     order: list[str] = Field(default_factory=list)
+    menu: list[MenuItem] = Field(
+        default_factory=list, max_length=20, description="Entries of one's own; empty where the menu follows the pages."
+    )
+    redirects: list[Redirect] = Field(default_factory=list, max_length=200, description="Addresses that pages once had.")
     address: str = Field(
         default="", max_length=300, description="Where the site will stand, for search engines and links to it."
     )
@@ -162,16 +223,21 @@ class Asset(Model):
 
 
 class MenuEntry(NamedTuple):
-    """Something that the menu leads to: a page, or a section of one."""
+    """Something that the menu leads to, with what unfolds under it."""
 
     name: str
-    page: str
-    section: str = ""
+    to: str
+    under: tuple["MenuEntry", ...] = ()
 
     @property
-    def to(self) -> str:
-        """Its destination."""
-        return f"page:{self.page}#{self.section}" if self.section else f"page:{self.page}"
+    def page(self) -> str:
+        """The page that it leads to; empty where it is none of the site's."""
+        return led_to(self.to)[0]
+
+    @property
+    def section(self) -> str:
+        """The section that it leads to; empty where it leads to a whole page, or out of the site."""
+        return led_to(self.to)[1]
 
 
 class Site(Model):
@@ -192,6 +258,13 @@ class Site(Model):
         self.frame.order = [one for one in self.frame.order if one in by_id]
         self.frame.order += [page.id for page in self.pages if page.id not in self.frame.order]
         self.pages = [by_id[one] for one in self.frame.order]
+        names = Counter(self.file_name(page) for page in self.pages)
+        twice = next((name for name, count in names.items() if count > 1), "")
+        if twice:
+            raise ValueError(f"Two pages have the address {twice}. Give one of them another.")
+        own = next((page for page in self.pages[1:] if page.address in TAKEN), None)
+        if own:
+            raise ValueError(f"The address {own.address}.html is not free. Give {own.name} another.")
         return self
 
     @model_validator(mode="after")
@@ -206,20 +279,31 @@ class Site(Model):
         return self
 
     @cached_property
+    def grounded(self) -> list[Page]:
+        """The pages with all their sections, on the grounds that the rhythm of the site gives."""
+        return grounded(self.pages, self.choices.rhythm)
+
+    @cached_property
     def drawn(self) -> list[Page]:
-        """The pages as they are drawn: with the grounds that the rhythm of the site gives their sections."""
-        return in_rhythm(self.pages, self.choices.rhythm)
+        """The pages as they are drawn: without what is hidden or parked, on the grounds that the rhythm of the site gives."""
+        return [
+            page.model_copy(update={"sections": [one for one in page.sections if not one.out]})
+            if any(one.out for one in page.sections)
+            else page
+            for page in self.grounded
+        ]
 
     @cached_property
     def targets(self) -> frozenset[tuple[str, str]]:
         """The sections that a button, a link or the menu leads to, by page and section."""
         written = json.dumps([one.content for page in self.pages for one in page.sections] + [self.frame.header.content])
-        led = {(page, section) for page, section in re.findall(r"page:([a-z0-9-]+)#([a-z0-9-]+)", written)}
-        return frozenset(led | {(one.page, one.section) for one in self.menu() if one.section})
+        entries = [one.to for entry in self.menu() for one in (entry, *entry.under)]
+        found = [*re.findall(r"page:[a-z0-9-]+#[a-z0-9-]+", written), *entries, *(one.to for one in self.frame.redirects)]
+        return frozenset(led for to in found if (led := led_to(self.led(to)))[1])
 
     def model_copy(self, *, update: Mapping[str, Any] | None = None, deep: bool = False) -> Self:
         made = super().model_copy(update=update, deep=deep)
-        for derived in ("drawn", "targets", "_system"):  # which follow from what may have been changed
+        for derived in ("grounded", "drawn", "targets", "_system"):  # which follow from what may have been changed
             made.__dict__.pop(derived, None)
         return made
 
@@ -256,18 +340,43 @@ class Site(Model):
             self.__dict__["_system"] = other.system()
 
     def menu(self) -> list["MenuEntry"]:
-        """What navigation and footer lead to: the pages besides the start page; of a site of one page, its sections that have a
-        name in the menu."""
-        pages = [MenuEntry(page.name, page.id) for page in self.pages[1:] if page.menu]
-        first = self.pages[0]
-        return pages or [MenuEntry(one.menu, first.id, one.id) for one in first.sections if one.menu]
+        """What navigation and footer lead to: the entries of one's own, of which those whose page or section is not drawn stay
+        out; else the pages besides the start page; of a site of one page, its sections that have a name in the menu."""
+        own = [made for item in self.frame.menu if (made := self._entry(item))]
+        if own:
+            return own
+        pages = [MenuEntry(page.name, f"page:{page.id}") for page in self.pages[1:] if page.menu]
+        first = self.drawn[0]
+        return pages or [MenuEntry(one.menu, f"page:{first.id}#{one.id}") for one in first.sections if one.menu]
+
+    def _entry(self, item: MenuItem) -> "MenuEntry | None":
+        under = tuple(made for one in item.items if (made := self._entry(one)))
+        there = self.is_there(item.to)
+        return MenuEntry(item.label, item.to if there else "", under) if there or under else None
+
+    def led(self, to: str) -> str:
+        """Where a destination leads as the site is drawn: what is hidden or parked leads to what stands in its place, else to its
+        page, so that it may go and come back without a dead link."""
+        page, section = led_to(to)
+        stored = next((one for one in self.pages if one.id == page), None) if section else None
+        one = next((one for one in stored.sections if one.id == section), None) if stored else None
+        if one is None or not one.out:
+            return to
+        return f"page:{page}#{one.instead}" if one.instead and self.section(page, one.instead) else f"page:{page}"
+
+    def is_there(self, to: str) -> bool:
+        """Whether a destination leads anywhere that is known: to a page or section of the site, or out of it."""
+        page, section = led_to(self.led(to))
+        if not page:
+            return bool(to)
+        return self.section(page, section) is not None if section else self.page(page) is not None
 
     def header_menu(self) -> list["MenuEntry"]:
         """The entries of the menu as the header has them: without that which its own button leads to under the same name, unless
         there is no other."""
         action = self.frame.header.content.get("action") or {}
         led = action.get("to"), action.get("label")
-        return [one for one in self.menu() if led != (one.to, one.name)] or self.menu()
+        return [one for one in self.menu() if one.under or led != (one.to, one.name)] or self.menu()
 
     def page(self, page_id: str) -> Page | None:
         """The page of that id, as it is drawn."""
@@ -283,4 +392,4 @@ class Site(Model):
 
     def file_name(self, page: Page) -> str:
         """The page's file: the start page is index.html."""
-        return "index.html" if page.id == self.frame.order[0] else f"{page.id}.html"
+        return "index.html" if page.id == self.frame.order[0] else f"{page.address or page.id}.html"

@@ -3,7 +3,7 @@
 import re
 from typing import Annotated, Any, Literal
 
-from pydantic import AfterValidator, Field, field_validator
+from pydantic import AfterValidator, Field
 
 from formulon.core.system.documents.identity import Model
 
@@ -11,6 +11,16 @@ _DESTINATION = re.compile(
     r"(page:[a-z0-9-]{1,60}(#[a-z0-9-]{1,60})?|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,400}|"
     r"tel:\+?[0-9 ()./-]{1,40}(;ext=\d{1,12})?)?"
 )
+
+
+def _destination(value: str) -> str:
+    if not _DESTINATION.fullmatch(value):
+        raise ValueError(f"“{value[:60]}” is no destination. Use page:name, https://…, mailto:… or tel:….")
+    return value
+
+
+# Where a button, a link or an entry of the menu leads; empty where that is nowhere yet.
+Destination = Annotated[str, Field(max_length=600), AfterValidator(_destination)]
 
 
 def led_to(to: str) -> tuple[str, str]:
@@ -26,14 +36,7 @@ class Action(Model):
     """A button or link: its label and where it leads. Empty where it leads nowhere yet."""
 
     label: str = Field(max_length=120)
-    to: str = Field(default="", max_length=600)
-
-    @field_validator("to")
-    @classmethod
-    def _scheme(cls, value: str) -> str:
-        if not _DESTINATION.fullmatch(value):
-            raise ValueError(f"“{value[:60]}” is no destination. Use page:name, https://…, mailto:… or tel:….")
-        return value
+    to: Destination = ""
 
 
 def _hundredths(value: float) -> float:

@@ -84,7 +84,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
             preview=preview_key(site, revisions, page, summary),
             file=site.file_name(page),
         )
-        for page in site.drawn
+        for page in site.grounded
     ]
     return shapes.Workbench(
         state="",
@@ -266,6 +266,7 @@ def library() -> library_shapes.Library:
             library_shapes.KindCard(
                 id=name,
                 label=kind.label,
+                needs=kind.needs,
                 layouts=[shapes.LayoutCard(**layout_card(kind, i, one)) for i, one in kind.layouts.items()],
                 slots=[
                     library_shapes.SlotCard(

@@ -57,6 +57,7 @@ class DrawingCard(Shape):
 class KindCard(Shape):
     id: str
     label: str
+    needs: str
     layouts: list[LayoutCard]
     slots: list[SlotCard]
 

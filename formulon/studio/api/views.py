@@ -26,6 +26,7 @@ from formulon.studio.models import Membership, Workspace
 from formulon.studio.services import brands, entries, history, preflight, releases, sites, uploads
 
 FONTS = "/static/fonts/"
+SCHEME = OpenApiParameter("scheme", str, enum=["light", "dark"], description="The first scheme of the site if left out.")
 
 
 class LibraryView(View):
@@ -168,9 +169,7 @@ class StyleView(View):
 
 class PreviewView(View):
     @extend_schema(
-        parameters=[
-            OpenApiParameter("scheme", str, enum=["light", "dark"], description="The first scheme of the site if left out.")
-        ],
+        parameters=[SCHEME],
         responses=shapes.Preview,
     )
     def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:

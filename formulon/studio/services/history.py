@@ -12,7 +12,7 @@ from django.db import transaction
 
 from formulon.core.errors import ChangeError
 from formulon.core.identity.decide import broken_lock
-from formulon.core.site.changes import checked, patched
+from formulon.core.site.changes import checked, edited, patched
 from formulon.core.site.documents import (
     FRAME_DOCUMENT,
     IDENTITY,
@@ -23,6 +23,7 @@ from formulon.core.site.documents import (
 )
 from formulon.core.site.documents import documents as documents_of
 from formulon.core.site.documents import planned as planned_of
+from formulon.core.site.patches import difference
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.replan import replanned
 from formulon.core.site.site import FRAME, Asset
@@ -63,7 +64,11 @@ def write(brand: Brand, author: User | None, label: str, edits: list[Edit], read
     before = {name: document.body for name, document in stored.items()}
     after = dict(before)
     for edit in edits:
-        after[edit.document] = patched(edit.document, after[edit.document], edit.patch)
+        body = edited(edit.document, after.get(edit.document), edit.patch)
+        if body is None:
+            del after[edit.document]
+        else:
+            after[edit.document] = body
     return _settle(brand, author, label, stored, before, after, read)
 
 
@@ -266,10 +271,13 @@ def _planned(brand: Brand, bodies: dict[str, Body]) -> dict[str, Body]:
 
 
 def _refuse_stale(brand: Brand, stored: dict[str, Document], edits: list[Edit]) -> None:
-    unknown = [edit.document for edit in edits if edit.document not in stored]
+    unknown = [edit.document for edit in edits if edit.document not in stored and not _makes(edit)]
+    twice = [edit for edit in edits if edit.document in stored and _makes(edit) and not edit.revision]
+    if twice:
+        raise StudioError("There is such a page already. Look at it, then add yours again.")
     if unknown:
         raise StudioError(f"There is no document “{unknown[0]}”.")
-    stale = [edit for edit in edits if stored[edit.document].revision != edit.revision]
+    stale = [edit for edit in edits if edit.document in stored and stored[edit.document].revision != edit.revision]
     if not stale:
         return
     since = []
@@ -293,6 +301,11 @@ def _refuse_stale(brand: Brand, stored: dict[str, Document], edits: list[Edit]) 
         changed=since,
         documents=documents,
     )
+
+
+def _makes(edit: Edit) -> bool:
+    """Whether an edit makes a document that is not there yet."""
+    return len(edit.patch) == 1 and edit.patch[0].get("op") == "add" and edit.patch[0].get("path") == ""
 
 
 def _refuse_unread_marks(before: Body, after: Body, read: frozenset[str]) -> None:
@@ -333,8 +346,8 @@ def _record(
             {
                 "document": name,
                 "revision": document.revision,
-                "forward": jsonpatch.make_patch(before[name], body).patch,
-                "backward": jsonpatch.make_patch(body, before[name]).patch,
+                "forward": difference(before[name], body),
+                "backward": difference(body, before[name]),
             }
         )
         document.body = body
@@ -346,8 +359,8 @@ def _record(
             {
                 "document": PLAN,
                 "revision": 0,
-                "forward": jsonpatch.make_patch(brand.planned, base).patch,
-                "backward": jsonpatch.make_patch(base, brand.planned).patch,
+                "forward": difference(brand.planned, base),
+                "backward": difference(base, brand.planned),
             }
         )
         brand.planned = base

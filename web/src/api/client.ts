@@ -23,9 +23,22 @@ export type BrandCard = Schemas['BrandCard'];
 export type ReadColors = Schemas['ReadColors'];
 export type Overlay = Schemas['Overlay'];
 export type Focus = Schemas['Focus'];
+export type Arranged = Schemas['Arranged'];
+export type Offer = Schemas['OfferCard'];
+export type MenuItem = Schemas['MenuItem'];
+type Loose<Union> = Union extends unknown
+  ? Pick<Union, Extract<keyof Union, 'do' | 'page' | 'section' | 'kind' | 'name'>> & Partial<Union>
+  : never;
+/** Something to be done to the structure of a site; what is left out is as the server has it by itself. */
+export type Arrangement = Loose<Schemas['StructureRequestRequest']['operations'][number]>;
 
 /** One operation of a JSON Patch (RFC 6902). */
-export type Operation = { op: 'add' | 'replace' | 'remove'; path: string; value?: unknown };
+export type Operation = {
+  op: 'add' | 'replace' | 'remove' | 'move' | 'copy' | 'test';
+  path: string;
+  from?: string;
+  value?: unknown;
+};
 /** A patch on one document. */
 export type Change = { document: string; patch: Operation[] };
 

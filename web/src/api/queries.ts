@@ -356,3 +356,16 @@ export async function colorsOfFile(file: File) {
   const body = form as unknown as { file: string };
   return unwrap(client.POST('/api/colors/picture', { body, bodySerializer: (value) => value as unknown as FormData }));
 }
+
+/** Sections of a kind that can be added, drawn in the brand's style; `stamp` changes with every revision. */
+export function useAdditions(brandId: string, kind: string, stamp: string, scheme: 'light' | 'dark') {
+  return useQuery({
+    queryKey: ['additions', brandId, kind, stamp, scheme],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/additions/{kind}', {
+          params: { path: { brand_id: brandId, kind }, query: { scheme } },
+        }),
+      ),
+  });
+}

@@ -40,6 +40,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/additions/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Sections of a kind that can be added, with words that fit, drawn in the brand's style. */
+        get: operations["brands_additions_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/changes": {
         parameters: {
             query?: never;
@@ -621,6 +638,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/structure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What operations come to. Nothing is stored: the changes are made as any other. */
+        post: operations["brands_structure_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/style": {
         parameters: {
             query?: never;
@@ -869,6 +903,63 @@ export interface components {
         /** @enum {string} */
         ActionEnum: "accept" | "lock" | "unlock" | "reject" | "reopen";
         /**
+         * Add
+         * @description A section of a kind in a layout. Without content, its parts are marked as still to be written.
+         */
+        Add: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "add";
+            /** Page */
+            page: string;
+            /**
+             * After
+             * @default null
+             */
+            after: string | null;
+            /** Kind */
+            kind: string;
+            /** Layout */
+            layout: string;
+            /**
+             * Content
+             * @default null
+             */
+            content: {
+                [key: string]: unknown;
+            } | null;
+        };
+        /**
+         * AddPage
+         * @description A page by its purpose, a name that a language has for pages or any other, with what the brief knows for it.
+         */
+        AddPage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "add_page";
+            /** Name */
+            name: string;
+            /**
+             * After
+             * @default null
+             */
+            after: string | null;
+        };
+        /**
+         * Additions
+         * @description What can be added of a kind, and a page that shows it all in the order of the list.
+         */
+        Additions: {
+            /** Offers */
+            offers: components["schemas"]["OfferCard"][];
+            /** Html */
+            html: string;
+        };
+        /**
          * AdjustRequest
          * @description A mark, the degrees by which it is turned clockwise, and what is then cut off its sides, as shares.
          */
@@ -944,6 +1035,22 @@ export interface components {
             required: number;
             /** Seed */
             seed: number;
+        };
+        /**
+         * Arranged
+         * @description What operations come to: the changes, what led to what they take away, and which page and section are to be open then.
+         */
+        Arranged: {
+            /** Label */
+            label: string;
+            /** Changes */
+            changes: components["schemas"]["ChangeCard"][];
+            /** Leads */
+            leads: components["schemas"]["Lead"][];
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
         };
         /** @enum {string} */
         ArrowEnum: "none" | "before" | "after";
@@ -1083,6 +1190,21 @@ export interface components {
             };
         };
         /**
+         * BringBack
+         * @description What was parked stands again; what stood in its place is parked.
+         */
+        BringBack: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "bring_back";
+        };
+        /**
          * Buttons
          * @description Padding in em of the label, above and below it and at its sides; the border in px; an arrow beside the label; whether
          *     they take the whole width on phones; and the least size of anything to press, in px (WCAG 2.2, 2.5.8 and 2.5.5).
@@ -1135,6 +1257,37 @@ export interface components {
         CardsEnum: "plain" | "lined" | "lifted" | "solid";
         /** @enum {string} */
         CategoryEnum: "serif" | "sans-serif" | "monospace" | "handwriting";
+        /** ChangeCard */
+        ChangeCard: {
+            /** Document */
+            document: string;
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+        };
+        /**
+         * ChangeKind
+         * @description Of another kind: what both have is taken over, and the rest is kept for when it is changed back.
+         */
+        ChangeKind: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "change_kind";
+            /** Kind */
+            kind: string;
+            /**
+             * Layout
+             * @default
+             */
+            layout: string;
+        };
         /** ChangeRequest */
         ChangeRequestRequest: {
             /** Label */
@@ -1527,6 +1680,28 @@ export interface components {
             hours: string;
         };
         /**
+         * Copy
+         * @description Once more, on another page.
+         */
+        Copy: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "copy";
+            /** To */
+            to: string;
+            /**
+             * After
+             * @default null
+             */
+            after: string | null;
+        };
+        /**
          * Corners
          * @description The corner radius in px of one part; what is empty follows the site's radius.
          */
@@ -1558,6 +1733,31 @@ export interface components {
             username: string;
             /** Password */
             password: string;
+        };
+        /**
+         * Depart
+         * @description On a ground of its own, with a reason; without a ground, in the rhythm of the site again.
+         */
+        Depart: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "depart";
+            /**
+             * Ground
+             * @default null
+             */
+            ground: ("paper" | "tint" | "brand" | "accent" | "deep" | "navigation" | "footer") | null;
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
         };
         /**
          * Difference
@@ -1595,6 +1795,34 @@ export interface components {
             season: string;
             /** Svg */
             svg: string;
+        };
+        /**
+         * Duplicate
+         * @description Once more, after itself.
+         */
+        Duplicate: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "duplicate";
+        };
+        /**
+         * DuplicatePage
+         * @description Once more, after itself, and not in the menu.
+         */
+        DuplicatePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "duplicate_page";
+            /** Page */
+            page: string;
         };
         /** EditShape */
         EditShape: {
@@ -1952,6 +2180,8 @@ export interface components {
             /** Label */
             label: string;
         };
+        /** @enum {string} */
+        FoundInEnum: "content" | "menu" | "address";
         /**
          * Frame
          * @description What all pages share: header, footer, and the order of the pages. The first page is the start page.
@@ -1963,6 +2193,16 @@ export interface components {
             footer: components["schemas"]["Section"];
             /** Order */
             order?: string[];
+            /**
+             * Menu
+             * @description Entries of one's own; empty where the menu follows the pages.
+             */
+            menu?: components["schemas"]["MenuItem"][];
+            /**
+             * Redirects
+             * @description Addresses that pages once had.
+             */
+            redirects?: components["schemas"]["Redirect"][];
             /**
              * Address
              * @description Where the site will stand, for search engines and links to it.
@@ -1980,6 +2220,28 @@ export interface components {
         GroundEnum: "paper" | "tint" | "brand" | "accent" | "deep" | "navigation" | "footer";
         /** @enum {string} */
         GroupEnum: "colors" | "gradients" | "typefaces" | "marks" | "words" | "rules" | "measures" | "texts" | "pictures" | "other";
+        /** @enum {string} */
+        HiddenOnEnum: "phone" | "tablet" | "desktop";
+        /**
+         * Hide
+         * @description Not drawn, at its place; or drawn again.
+         */
+        Hide: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "hide";
+            /**
+             * Hidden
+             * @default true
+             */
+            hidden: boolean;
+        };
         /** History */
         History: {
             undo: components["schemas"]["HistoryStep"] | null;
@@ -2140,6 +2402,8 @@ export interface components {
             id: string;
             /** Label */
             label: string;
+            /** Needs */
+            needs: string;
             /** Layouts */
             layouts: components["schemas"]["LayoutCard"][];
             /** Slots */
@@ -2202,6 +2466,23 @@ export interface components {
             shows: string[];
             /** Sketch */
             sketch: components["schemas"]["PieceCard"][];
+        };
+        /**
+         * Lead
+         * @description Something that leads to a page or section: what it is, the page and the section that it stands in (no page for header and
+         *     footer), what it says, and where it leads.
+         */
+        Lead: {
+            /** Found In */
+            found_in: components["schemas"]["FoundInEnum"];
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Label */
+            label: string;
+            /** To */
+            to: string;
         };
         /** @enum {integer} */
         LeastEnum: 24 | 44;
@@ -2430,6 +2711,21 @@ export interface components {
             line_gap: number;
         };
         /**
+         * MenuItem
+         * @description An entry of a menu of one's own: where it leads, and what stands under it. One with entries under it may lead nowhere.
+         */
+        MenuItem: {
+            /** Label */
+            label: string;
+            /**
+             * To
+             * @default
+             */
+            to: string;
+            /** Items */
+            items?: components["schemas"]["MenuItem"][];
+        };
+        /**
          * Missing
          * @description Something that the job needs, and what Formulon does instead.
          */
@@ -2481,6 +2777,49 @@ export interface components {
         MotifShapeEnum: "none" | "symbol" | "initial" | "ring" | "arch" | "wave" | "weave" | "ray";
         /** @enum {string} */
         MotionEnum: "none" | "calm" | "lively";
+        /**
+         * Move
+         * @description To another place of its page, or of another page.
+         */
+        Move: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "move";
+            /**
+             * To
+             * @default null
+             */
+            to: string | null;
+            /**
+             * After
+             * @default null
+             */
+            after: string | null;
+        };
+        /**
+         * MovePage
+         * @description To another place in the order of the pages; the first is the start page.
+         */
+        MovePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "move_page";
+            /** Page */
+            page: string;
+            /**
+             * After
+             * @default null
+             */
+            after: string | null;
+        };
         /** NamedColor */
         NamedColor: {
             /** Name */
@@ -2524,6 +2863,26 @@ export interface components {
              * @default
              */
             text: string;
+        };
+        /**
+         * OfferCard
+         * @description A section that can be added; `said_on` is the page on which its words stand already.
+         */
+        OfferCard: {
+            /** Id */
+            id: string;
+            /** Layout */
+            layout: string;
+            /** Label */
+            label: string;
+            /** About */
+            about: string;
+            /** Content */
+            content: {
+                [key: string]: unknown;
+            };
+            /** Said On */
+            said_on: string;
         };
         /** OneColor */
         OneColor: {
@@ -2689,6 +3048,18 @@ export interface components {
              * @default true
              */
             menu: boolean;
+            /**
+             * Address
+             * @description The name of its file, where that is not its id.
+             * @default
+             */
+            address: string;
+            /**
+             * Searched
+             * @description Whether search engines may list it.
+             * @default true
+             */
+            searched: boolean;
             /** Sections */
             sections?: components["schemas"]["Section"][];
         };
@@ -2829,6 +3200,26 @@ export interface components {
              * @default 1
              */
             first: number;
+        };
+        /**
+         * Park
+         * @description Put aside, whole; with `copy`, what is like it stands in its place and can be changed.
+         */
+        Park: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "park";
+            /**
+             * Copy
+             * @default false
+             */
+            copy: boolean;
         };
         /**
          * PartState
@@ -3096,6 +3487,16 @@ export interface components {
             /** Problems */
             problems: string[];
         };
+        /**
+         * Redirect
+         * @description An address that the site once had, and where it leads now.
+         */
+        Redirect: {
+            /** Path */
+            path: string;
+            /** To */
+            to: string;
+        };
         /** Reference */
         Reference: {
             /** Standard */
@@ -3135,6 +3536,47 @@ export interface components {
             passed: number;
             /** Live */
             live: boolean;
+        };
+        /**
+         * RemovePage
+         * @description Out of the site. What led there, and its address, lead to the start page, or where it is said to.
+         */
+        RemovePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "remove_page";
+            /** Page */
+            page: string;
+            /**
+             * Lead To
+             * @default
+             */
+            lead_to: string;
+        };
+        /**
+         * RenamePage
+         * @description Another name, or another address, from which the old one leads on.
+         */
+        RenamePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "rename_page";
+            /** Page */
+            page: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Address
+             * @default null
+             */
+            address: string | null;
         };
         /**
          * Request
@@ -3403,12 +3845,67 @@ export interface components {
              * @default
              */
             source: string;
+            /**
+             * Hidden
+             * @description Not drawn; it stays at its place.
+             * @default false
+             */
+            hidden: boolean;
+            /**
+             * Parked
+             * @description Put aside: kept whole and not drawn.
+             * @default false
+             */
+            parked: boolean;
+            /**
+             * Instead
+             * @description The section that stands in its place while it is parked.
+             * @default
+             */
+            instead: string;
+            /**
+             * Hidden On
+             * @description Widths at which it is not shown.
+             */
+            hidden_on?: components["schemas"]["HiddenOnEnum"][];
+            /**
+             * Reason
+             * @description Why it departs from the system.
+             * @default
+             */
+            reason: string;
+            /**
+             * Aside
+             * @description What it said as other kinds, by kind.
+             */
+            aside?: {
+                [key: string]: components["schemas"]["SetAside"];
+            };
         };
         /** @enum {string} */
         SectionGroundEnum: "paper" | "tint" | "brand" | "accent" | "deep";
         /** Session */
         Session: {
             person: components["schemas"]["Person"] | null;
+        };
+        /**
+         * SetAside
+         * @description What a section said as another kind, and what that became, so that a change of kind can be taken back whole.
+         */
+        SetAside: {
+            /** Layout */
+            layout: string;
+            /** Content */
+            content?: {
+                [key: string]: unknown;
+            };
+            /**
+             * Became
+             * @description The content that was made of it.
+             */
+            became?: {
+                [key: string]: unknown;
+            };
         };
         /** @enum {string} */
         SeverityEnum: "stop" | "note";
@@ -3562,6 +4059,14 @@ export interface components {
         /** @enum {string} */
         StrengthEnum: "quiet" | "clear" | "strong";
         /**
+         * StructureRequest
+         * @description What is to be done, one after the other.
+         */
+        StructureRequestRequest: {
+            /** Operations */
+            operations: (components["schemas"]["Add"] | components["schemas"]["Move"] | components["schemas"]["Duplicate"] | components["schemas"]["Copy"] | components["schemas"]["TakeOut"] | components["schemas"]["Park"] | components["schemas"]["BringBack"] | components["schemas"]["Hide"] | components["schemas"]["Widths"] | components["schemas"]["ChangeKind"] | components["schemas"]["Depart"] | components["schemas"]["AddPage"] | components["schemas"]["RenamePage"] | components["schemas"]["MovePage"] | components["schemas"]["DuplicatePage"] | components["schemas"]["RemovePage"])[];
+        };
+        /**
          * StyleCard
          * @description A whole style: its number, a few words on it, its parts with their reasons.
          */
@@ -3611,6 +4116,26 @@ export interface components {
             css: string;
             /** Css Dark */
             css_dark: string;
+        };
+        /**
+         * TakeOut
+         * @description Off the page for good. What led there leads to the page, or where it is said to.
+         */
+        TakeOut: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "take_out";
+            /**
+             * Lead To
+             * @default
+             */
+            lead_to: string;
         };
         /**
          * Thresholds
@@ -3812,6 +4337,23 @@ export interface components {
         /** @enum {string} */
         WhatEnum: "heading" | "text" | "picture" | "card" | "button" | "line" | "drawing";
         /**
+         * Widths
+         * @description The classes of widths that do not show it.
+         */
+        Widths: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "widths";
+            /** Hidden On */
+            hidden_on?: components["schemas"]["HiddenOnEnum"][];
+        };
+        /**
          * Without
          * @description Letters of the brand's own words that a family lacks, whether it is in use or not.
          */
@@ -4006,6 +4548,39 @@ export interface operations {
                 content?: never;
             };
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_additions_retrieve: {
+        parameters: {
+            query?: {
+                /** @description The first scheme of the site if left out. */
+                scheme?: "dark" | "light";
+            };
+            header?: never;
+            path: {
+                brand_id: string;
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Additions"];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5049,6 +5624,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sources"];
+                };
+            };
+        };
+    };
+    brands_structure_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StructureRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arranged"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -29,6 +29,11 @@ export function withBody(brand: Workbench, name: string, change: (body: object) 
   return { ...brand, pages };
 }
 
+/** The brand without a page. */
+export function without(brand: Workbench, name: string): Workbench {
+  return { ...brand, pages: brand.pages.filter((page) => pageDocument(page.body.id) !== name) };
+}
+
 /** The revision of a document; 0 where there is none of that name. */
 export function revisionOf(brand: Workbench, name: string): number {
   return documentOf(brand, name)?.revision ?? 0;

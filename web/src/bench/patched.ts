@@ -1,26 +1,55 @@
 import type { Choices, Operation } from '../api/client';
 
-/** A document after a patch of plain additions, replacements and removals, for showing it before it is stored. */
+type Holder = Record<string, unknown> | unknown[];
+
+/** The parts of a JSON Pointer (RFC 6901). */
+function parts(path: string): string[] {
+  return path
+    .split('/')
+    .slice(1)
+    .map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'));
+}
+
+function holderOf(body: Holder, path: string): [Holder, string] {
+  const names = parts(path);
+  const last = names.pop() ?? '';
+  let at = body as Record<string, Holder>;
+  for (const name of names) at = (at[name] ??= {}) as Record<string, Holder>;
+  return [at, last];
+}
+
+function put(body: Holder, path: string, value: unknown, over: boolean): void {
+  const [at, last] = holderOf(body, path);
+  if (!Array.isArray(at)) at[last] = value;
+  else if (last === '-') at.push(value);
+  else if (over) at[Number(last)] = value;
+  else at.splice(Number(last), 0, value);
+}
+
+function take(body: Holder, path: string): unknown {
+  const [at, last] = holderOf(body, path);
+  if (Array.isArray(at)) return at.splice(Number(last), 1)[0];
+  const value = at[last];
+  Reflect.deleteProperty(at, last);
+  return value;
+}
+
+function look(body: Holder, path: string): unknown {
+  const [at, last] = holderOf(body, path);
+  return structuredClone(Array.isArray(at) ? at[Number(last)] : at[last]);
+}
+
+/** A document after a patch, for showing it before it is stored. */
 export function patchedBody<Body extends object>(body: Body, patch: Operation[]): Body {
-  const made = structuredClone(body) as Record<string, unknown>;
-  for (const { op, path, value } of patch) {
-    const parts = path
-      .split('/')
-      .slice(1)
-      .map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'));
-    const last = parts.pop();
-    let at = made;
-    for (const part of parts) at = (at[part] ??= {}) as Record<string, unknown>;
-    if (last === undefined) continue;
-    if (Array.isArray(at)) {
-      if (last === '-') at.push(value);
-      else if (op === 'remove') at.splice(Number(last), 1);
-      else if (op === 'add') at.splice(Number(last), 0, value);
-      else at[Number(last)] = value;
-    } else if (op === 'remove') Reflect.deleteProperty(at, last);
-    else at[last] = value;
+  const made = structuredClone(body) as unknown as Holder;
+  for (const { op, path, from = '', value } of patch) {
+    if (!path) continue; // a whole document, which is made or taken away
+    if (op === 'remove') take(made, path);
+    else if (op === 'move') put(made, path, take(made, from), false);
+    else if (op === 'copy') put(made, path, look(made, from), false);
+    else if (op !== 'test') put(made, path, value, op === 'replace');
   }
-  return made as Body;
+  return made as unknown as Body;
 }
 
 /** Choices after a patch. */

@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import { Emblem } from '../parts/Emblem';
 import { MarkImage } from '../parts/MarkImage';
 import type { Workbench } from '../api/client';
 import { useActions, useShown } from '../bench/useBench';
 import { HistoryDialog } from './HistoryDialog';
+import { KeysDialog, useKeysKey } from './KeysDialog';
 import { counted } from '../parts/counted';
 
 /** What undo or redo would take. */
@@ -20,6 +21,8 @@ export function Ticket({ stage }: TicketProps) {
   const { brand, system, saving, canWrite } = useShown('brand', 'system', 'saving', 'canWrite');
   const { undo, redo } = useActions();
   const [looking, setLooking] = useState(false);
+  const [asking, setAsking] = useState(false);
+  useKeysKey(useCallback(() => setAsking(true), []));
   const identity = brand.identity.body;
   const symbol = identity.marks?.find((mark) => mark.kind === 'symbol') ?? identity.marks?.[0];
   const conflicts = system.conflicts.filter((conflict) => !conflict.cause).length;
@@ -106,7 +109,19 @@ export function Ticket({ stage }: TicketProps) {
         <button type="button" className="tool" aria-haspopup="dialog" onClick={() => setLooking(true)}>
           History
         </button>
+        <button
+          type="button"
+          className="tool"
+          aria-haspopup="dialog"
+          aria-label="Keys"
+          aria-keyshortcuts="?"
+          title="Keys (?)"
+          onClick={() => setAsking(true)}
+        >
+          ?
+        </button>
         {looking && <HistoryDialog close={() => setLooking(false)} />}
+        {asking && <KeysDialog close={() => setAsking(false)} />}
         {stage !== 'release' && (
           <Link className="tool tool-main" to={`/brands/${brand.id}/${stops ? 'preflight' : 'release'}`}>
             {stops ? 'See what stops it' : `Release ${next}`}

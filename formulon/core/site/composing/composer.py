@@ -33,7 +33,8 @@ _LOOKED_AT = 10  # of the best, for each that is wanted, that are compared with 
 # How alike two that are offered may be, and one that is offered to one of the catalogue; and whether lines keep to their bounds at
 # every width. Less strict where little can be placed, and at last where words are too long for any place.
 _STRICT = ((0.8, 0.9, True), (0.93, 0.96, True), (0.98, 0.98, True), (0.93, 0.96, False))
-_SAID = ("lead", "lines", "edges", "across", "white")
+_SAID = ("lines", "white")  # of every composition; beside them what sets it apart from the others
+_MOST_SAID = 4
 _WEAK = 0.6
 _LONGEST = 85.0  # characters to a line of running text; rules/type/measure.py speaks of more
 
@@ -46,6 +47,7 @@ class Composed:
     score: float
     measures: tuple[Measure, ...]
     what: str = ""  # what stands where, in words
+    ahead: tuple[str, ...] = ()  # the measures in which it is ahead of the others that are offered, the furthest first
 
     def measure(self, name: str) -> float:
         """One of the measures that it was ranked by, 0–1."""
@@ -56,7 +58,8 @@ class Composed:
         """What it was ranked by, in a sentence, and what speaks against it."""
         seen = {one.name: one for one in self.measures}
         worst = min(self.measures, key=lambda one: one.value)
-        said = [seen[name].seen for name in _SAID if seen[name] is not worst or worst.value > _WEAK]
+        names = dict.fromkeys((*self.ahead, *_SAID))
+        said = [seen[name].seen for name in names if seen[name] is not worst or worst.value > _WEAK][:_MOST_SAID]
         against = f"; but {worst.seen}" if worst.value <= _WEAK else ""
         text = ", ".join(said)
         return f"{self.what}. {text[:1].upper()}{text[1:]}{against}."
@@ -105,7 +108,7 @@ class Composer:
                     continue
                 if work.holds(one.layout, strict) and passes(one.layout):
                     made.append(one)
-        return made
+        return [replace(one, ahead=_ahead(one, made)) for one in made]
 
     def judged(
         self, kind: str, content: Mapping[str, Any], layout: str, *, before: Pick | None = None, after: Pick | None = None
@@ -119,6 +122,13 @@ class Composer:
             return None
         laid = work.laid(read(layout))
         return work.among(work.judged(laid, laid.high)) if laid else None
+
+
+def _ahead(one: Composed, offered: Sequence[Composed]) -> tuple[str, ...]:
+    """The measures in which one is ahead of the mean of all that are offered, the furthest first."""
+    means = {each.name: sum(two.measure(each.name) for two in offered) / len(offered) for each in one.measures}
+    ahead = {each.name: each.value - means[each.name] for each in one.measures if each.value > means[each.name] + 0.02}
+    return tuple(sorted(ahead, key=lambda name: -ahead[name]))
 
 
 @dataclass(frozen=True, slots=True)

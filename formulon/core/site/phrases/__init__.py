@@ -130,6 +130,11 @@ def _plain(name: str) -> str:
     return " ".join(name.casefold().split())
 
 
+def only_english(text: str) -> bool:
+    """Whether a text is a phrase as the English table has it and no other: “About”, but not “Menu”, which may be right elsewhere."""
+    return phrases(MODEL).has(text) and not any(phrases(one).has(text) for one in tables() if one != MODEL)
+
+
 def right_to_left(language: str) -> bool:
     """Whether a language is written from right to left: by its likeliest script (CLDR, by ICU)."""
     locale = icu.Locale.forLanguageTag(language)

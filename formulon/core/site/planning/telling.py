@@ -9,6 +9,7 @@ import icu
 
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.mail import mail_to
+from formulon.core.site.planning.assign import USUAL
 from formulon.core.site.planning.blocks import Block
 from formulon.core.site.planning.material import NEAR, nearness
 from formulon.core.site.planning.plans import Topic, plan_of
@@ -154,7 +155,11 @@ class Telling(Topics):
         several = self.say("all_at_a_glance", count=len(offers)) if len(offers) > 1 else self.say("at_a_glance")
         heading = (self.name_of("offer"),) if page == "home" else (several, self.say("at_a_glance"))
         items: list[dict[str, Any]] = [
-            {"title": offer.name, "text": shorten(text or placeholder(f"A sentence on {offer.name}"), 600)}
+            {
+                "title": offer.name,
+                "text": shorten(text or placeholder(f"A sentence on {offer.name}"), 600),
+                **self._led(offer.name, page),
+            }
             for offer, text in zip(offers, self.offer_texts, strict=True)
         ]
         if not items:
@@ -162,13 +167,22 @@ class Telling(Topics):
             items = [dict(gap) for _ in range(3)]
         pictured = len(items) <= 3 or len(self.shown) >= len(items)
         kinds = ("cards", "features", "offers") if len(items) <= 9 else ("cards", "offers")
+        if any("link" in item for item in items):  # points have no links
+            kinds = ("cards", "offers")
         yield [
             Block("cards", kinds, {"items": items}, heading, pictured, but=("inset",), menu=self.name_of("offer")),
         ]
 
+    def _led(self, offer: str, page: str) -> dict[str, Any]:
+        """The link from an offer to the page that goes by its name, where there is one and it is another."""
+        near = {key: nearness(offer, self.name_of(key)) for key in self.names if key not in (*USUAL, page) and self.goes(key)}
+        best = max(near, key=lambda key: near[key], default="")
+        link = self.action(self.name_of(best), best) if best and near[best] > NEAR else None
+        return {"link": link} if link else {}
+
     def teaser(self) -> Options:
         """The offers by name alone, where a page of their own tells them."""
-        items: list[dict[str, Any]] = [{"title": offer.name} for offer in self.identity.offers]
+        items: list[dict[str, Any]] = [{"title": offer.name, **self._led(offer.name, "home")} for offer in self.identity.offers]
         heading = (self.name_of("offer"),)
         made = [Block("cards", ("offers",), {"items": items}, heading, False, only=("index", "pairs", "stack"))]
         if len(items) <= 4 and self.shown:

@@ -1,69 +1,193 @@
-import { useId, useState } from 'react';
-import { pointer, type Library, type Page } from '../../api/client';
-import { FRAME, pageDocument } from '../../bench/documents';
-import type { Bench } from '../../bench/bench';
-import type { Row } from './rows';
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import Modal from 'react-bootstrap/Modal';
+import type { Library, Offer, Page } from '../../api/client';
+import { useAdditions } from '../../api/queries';
+import { stampOf } from '../../bench/documents';
+import { useShown } from '../../bench/useBench';
+import { studioStyle } from '../../sheet/frames';
+import { useStructure } from './structure';
 
 export type AddSectionProps = {
   page: Page;
   kinds: Library['kinds'];
-  current: Row | undefined;
-  change: Bench['change'];
+  /** The section that it is to stand after; null for the end of the page. */
+  after: string | null;
+  close: () => void;
   choose: (section: string) => void;
-  disabled: boolean;
 };
 
+type Kind = Library['kinds'][number];
 const FRAME_KINDS = ['header', 'footer'];
+const WIDTH = 1280;
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
-/** An id that no section of the page has. */
-function freeId(page: Page, kind: string) {
-  const taken = new Set((page.sections ?? []).map((one) => one.id));
-  let number = 1;
-  while (taken.has(`${kind.replaceAll('_', '-')}-${number}`)) number += 1;
-  return `${kind.replaceAll('_', '-')}-${number}`;
+/** Kinds that answer a need: those whose name has it first, then those that are looked for by it. */
+export function wantedKinds(kinds: Kind[], need: string): Kind[] {
+  const words = plain(need).split(/\s+/).filter(Boolean);
+  const offered = kinds.filter((one) => !FRAME_KINDS.includes(one.id));
+  const rank = (kind: Kind) => {
+    const label = plain(kind.label);
+    const all = `${label} ${plain(kind.needs)} ${plain(kind.layouts.map((one) => `${one.label} ${one.about}`).join(' '))}`;
+    if (!words.every((word) => all.includes(word))) return 0;
+    if (words.every((word) => label.includes(word))) return 3;
+    return words.every((word) => `${label} ${plain(kind.needs)}`.includes(word)) ? 2 : 1;
+  };
+  return offered
+    .map((kind) => ({ kind, rank: words.length ? rank(kind) : 1 }))
+    .filter((one) => one.rank > 0)
+    .sort((one, other) => other.rank - one.rank || one.kind.label.localeCompare(other.kind.label))
+    .map((one) => one.kind);
 }
 
-/** Adds a section of a kind after the one that is open, or at the end; its slots are marked as still to be written. */
-export function AddSection({ page, kinds, current, change, choose, disabled }: AddSectionProps) {
-  const name = useId();
-  const offered = kinds
-    .filter((one) => !FRAME_KINDS.includes(one.id))
-    .sort((one, other) => one.label.localeCompare(other.label));
+/** Adds a section: looked for by what it is needed for, chosen by how it would stand there in the brand's own style. */
+export function AddSection({ page, kinds, after, close, choose }: AddSectionProps) {
+  const title = useId();
+  const search = useId();
+  const { arrange } = useStructure();
+  const [need, setNeed] = useState('');
   const [wanted, setWanted] = useState('');
-  const kind = offered.find((one) => one.id === wanted);
-  const count = page.sections?.length ?? 0;
-  const after = current && current.document !== FRAME ? Number(current.base.at(-1)) + 1 : count;
-  const add = async () => {
-    const layout = kind?.layouts[0];
-    if (!kind || !layout) return;
-    const shown = new Set((layout.shows ?? []).map((path) => path.split('/')[0]));
-    const content = Object.fromEntries(
-      kind.slots
-        .filter((slot) => !slot.path.includes('/') && shown.has(slot.path))
-        .map((slot) => [slot.path, slot.blank]),
-    );
-    const id = freeId(page, kind.id);
-    const value = { id, kind: kind.id, layout: layout.id, content };
-    const patch = [{ op: 'add' as const, path: pointer('sections', after), value }];
-    if (await change(`${kind.label} added to ${page.name}`, [{ document: pageDocument(page.id), patch }])) {
-      setWanted('');
-      choose(id);
-    }
+  const [adding, setAdding] = useState(false);
+  const found = useMemo(() => wantedKinds(kinds, need), [kinds, need]);
+  const kind = found.find((one) => one.id === wanted) ?? found[0];
+  const add = async (offer: Offer) => {
+    if (!kind || adding) return;
+    setAdding(true);
+    const { layout, content } = offer;
+    const made = await arrange({ do: 'add', page: page.id, after, kind: kind.id, layout, content });
+    setAdding(false);
+    if (!made) return;
+    close();
+    choose(made.section);
   };
+  const before = after === null ? null : (page.sections ?? []).find((one) => one.id === after);
+  const heading = before?.content?.['heading'];
   return (
-    <div className="section-add">
-      <label htmlFor={name}>Add a section</label>
-      <select id={name} value={wanted} disabled={disabled} onChange={(event) => setWanted(event.target.value)}>
-        <option value="">What kind?</option>
-        {offered.map((one) => (
-          <option key={one.id} value={one.id}>
-            {one.label}
-          </option>
-        ))}
-      </select>
-      <button type="button" className="quiet-action" disabled={disabled || !kind} onClick={() => void add()}>
-        {current && current.document !== FRAME ? 'Add after the open one' : 'Add at the end'}
-      </button>
+    <Modal show onHide={close} aria-labelledby={title} size="xl" centered dialogClassName="add-dialog">
+      <Modal.Header closeButton>
+        <Modal.Title as="h2" id={title}>
+          Add a section to {page.name}
+          <small className="soft">
+            {before ? `after “${typeof heading === 'string' ? heading : before.kind}”` : 'at the end'}
+          </small>
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body className="add-body">
+        <div className="add-kinds">
+          <label htmlFor={search}>What is it needed for?</label>
+          <input
+            id={search}
+            type="search"
+            autoFocus
+            value={need}
+            placeholder="prices, who we are, how to find us"
+            onChange={(event) => setNeed(event.target.value)}
+          />
+          <ul role="listbox" aria-label="Kinds of section" tabIndex={-1}>
+            {found.map((one) => (
+              <li key={one.id} role="none">
+                <button
+                  type="button"
+                  role="option"
+                  aria-selected={one === kind}
+                  onClick={() => setWanted(one.id)}
+                  onFocus={() => setWanted(one.id)}
+                >
+                  <b>{one.label}</b>
+                  <span className="soft">{one.needs}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          {found.length === 0 && (
+            <p className="soft" role="status">
+              Nothing is called that. Try another word, or take “Text” and write what is needed.
+            </p>
+          )}
+        </div>
+        {kind && <Offered key={kind.id} kind={kind} disabled={adding} add={(offer) => void add(offer)} />}
+      </Modal.Body>
+    </Modal>
+  );
+}
+
+type OfferedProps = { kind: Kind; disabled: boolean; add: (offer: Offer) => void };
+type Place = { id: string; top: number; height: number };
+
+/** The compositions of a kind, drawn one under another; each is a button. */
+function Offered({ kind, disabled, add }: OfferedProps) {
+  const { brand, look } = useShown('brand', 'look');
+  const found = useAdditions(brand.id, kind.id, stampOf(brand), look.scheme);
+  const box = useRef<HTMLDivElement>(null);
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [room, setRoom] = useState(0);
+  const [places, setPlaces] = useState<Place[]>([]);
+  const [height, setHeight] = useState(0);
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() => setRoom(element.clientWidth));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  const scale = room / WIDTH;
+  const measure = () => {
+    const document = frame.current?.contentDocument;
+    if (!document) return;
+    document.querySelectorAll<HTMLElement>('body > :not(main)').forEach((one) => (one.style.display = 'none'));
+    studioStyle(document, scale);
+    const sections = Array.from(document.querySelectorAll<HTMLElement>('main > [data-section]'));
+    sections.forEach((one, index) => (one.style.marginTop = index ? `${40 / scale}px` : '0'));
+    setPlaces(
+      sections.map((one) => ({
+        id: one.dataset['section'] ?? '',
+        top: one.offsetTop,
+        height: one.offsetHeight,
+      })),
+    );
+    setHeight(document.body.scrollHeight);
+  };
+  const said = found.data?.offers[0]?.said_on;
+  return (
+    <div className="add-offers" ref={box} aria-busy={found.isFetching}>
+      {found.isError && <p role="alert">{found.error.message}</p>}
+      {found.isPending && <p className="soft">Drawing…</p>}
+      {said && (
+        <p className="soft add-said">These words stand on {said} already; they can be changed once it is added.</p>
+      )}
+      {found.data && room > 0 && (
+        <div className="add-paper" style={{ height: height * scale }}>
+          <iframe
+            ref={frame}
+            title={`${kind.label}, drawn`}
+            sandbox="allow-same-origin"
+            srcDoc={found.data.html}
+            tabIndex={-1}
+            aria-hidden="true"
+            onLoad={measure}
+            style={{ width: WIDTH, height: Math.max(height, 200), transform: `scale(${scale})` }}
+          />
+          {found.data.offers.map((offer) => {
+            const place = places.find((one) => one.id === offer.id);
+            return (
+              place && (
+                <button
+                  key={offer.id}
+                  type="button"
+                  className="add-offer"
+                  disabled={disabled}
+                  title={offer.about}
+                  style={{ top: place.top * scale, height: place.height * scale }}
+                  onClick={() => add(offer)}
+                >
+                  <span>
+                    Add {kind.label}: {offer.label}
+                  </span>
+                </button>
+              )
+            );
+          })}
+        </div>
+      )}
     </div>
   );
 }

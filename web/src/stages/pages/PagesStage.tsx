@@ -3,6 +3,7 @@ import { FRAME, pageDocument } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 import { Sheet } from '../../sheet/Sheet';
 import { EditPage } from './EditPage';
+import { PagesDialog } from './PagesDialog';
 import { PlanAgain } from './PlanAgain';
 import { SectionPanel } from './SectionPanel';
 
@@ -15,6 +16,7 @@ export function PagesStage() {
   const { change } = useActions();
   const [where, setWhere] = useState<Where>({ page: brand.pages[0]?.body.id ?? '', section: '' });
   const [view, setView] = useState<'page' | 'sheet'>('page');
+  const [arranging, setArranging] = useState(false);
   const paper = useRef<Document | null>(null);
   const page = brand.pages.find((one) => one.body.id === where.page) ?? brand.pages[0];
   if (!page) return null;
@@ -44,13 +46,19 @@ export function PagesStage() {
               {one.body.name}
             </button>
           ))}
+          <button type="button" className="pages-arrange" aria-haspopup="dialog" onClick={() => setArranging(true)}>
+            Pages and menu…
+          </button>
         </div>
+        {arranging && (
+          <PagesDialog close={() => setArranging(false)} open={(id) => setWhere({ page: id, section: '' })} />
+        )}
         <SectionPanel
           key={page.body.id}
           page={page.body}
           rows={rows}
           current={current}
-          choose={(section) => setWhere({ page: page.body.id, section })}
+          choose={(section, on) => setWhere({ page: on ?? page.body.id, section })}
           change={change}
           disabled={!canWrite}
           paper={() => paper.current}

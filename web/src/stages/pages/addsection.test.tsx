@@ -1,49 +1,52 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import type { Page } from '../../api/client';
-import { changesOf, draw, LIBRARY, PAGES } from '../../testing';
-import { AddSection } from './AddSection';
+import { answers, draw, inSight, LIBRARY, PAGES } from '../../testing';
+import { AddSection, wantedKinds } from './AddSection';
 import { CodeEditor } from './editors/CodeEditor';
 import type { Row } from './rows';
 
 const HOME = PAGES[0]!;
 const KINDS = LIBRARY.kinds as never;
 
-function adding(current?: Row, page: Page = HOME) {
-  const choose = vi.fn();
-  const change = vi.fn(() => Promise.resolve(true));
-  const drawn = draw(
-    <AddSection page={page} kinds={KINDS} current={current} change={change} choose={choose} disabled={false} />,
-    { change },
-  );
-  return { choose, ...drawn };
+const OFFER = {
+  id: 'offer-0',
+  layout: 'row',
+  label: 'Row',
+  about: 'In a row.',
+  content: { heading: 'Körbe' },
+  said_on: 'Home',
+};
+
+function adding(after: string | null = null) {
+  inSight();
+  const asked = answers({
+    'GET /api/brands/{brand_id}/additions/{kind}': { offers: [OFFER], html: '<!doctype html><main></main>' },
+    'POST /api/brands/{brand_id}/structure': { label: 'Added', changes: [], leads: [], page: 'home', section: 'new' },
+  });
+  const drawn = draw(<AddSection page={HOME} kinds={KINDS} after={after} close={vi.fn()} choose={vi.fn()} />);
+  return { asked, ...drawn };
 }
 
 describe('a section that is added', () => {
-  it('is of a chosen kind, stands at the end, and is opened', async () => {
-    const { bench, choose } = adding();
-    const button = screen.getByRole('button', { name: 'Add at the end' });
-    expect(button).toBeDisabled();
-    const [, first] = screen.getAllByRole('option');
-    await userEvent.selectOptions(screen.getByLabelText('Add a section'), first!.textContent!);
-    await userEvent.click(button);
-    const [label, change] = changesOf(bench)[0]!;
-    expect(label).toBe(`${first!.textContent} added to Home`);
-    expect(change).toContain(`page:home: add /sections/${HOME.sections!.length} `);
-    const made = JSON.parse(change!.slice(change!.indexOf('{'))) as { id: string; kind: string; layout: string };
-    expect(HOME.sections!.map((one) => one.id)).not.toContain(made.id);
-    expect(choose).toHaveBeenCalledWith(made.id);
+  it('is found by what it is needed for, whatever the accents; header and footer are never offered', () => {
+    const kinds = [...LIBRARY.kinds, { ...LIBRARY.kinds[0]!, id: 'footer', label: 'Footer' }];
+    expect(wantedKinds(kinds, '').map((one) => one.id)).toEqual(['hero', 'offering']);
+    expect(wantedKinds(kinds, 'korbe').map((one) => one.id)).toEqual(['offering']);
+    expect(wantedKinds(kinds, 'PRICES sell').map((one) => one.id)).toEqual(['offering']);
+    expect(wantedKinds(kinds, 'beside a picture').map((one) => one.id)).toEqual(['hero']);
+    expect(wantedKinds(kinds, 'weather')).toEqual([]);
   });
 
-  it('stands after the one that is open, and frame kinds are not offered', async () => {
-    const section = HOME.sections![0]!;
-    const { bench } = adding({ id: section.id, section, document: 'page:home', base: ['sections', 0] });
-    const options = screen.getAllByRole('option').map((one) => one.textContent);
-    expect(options).not.toContain('Header');
-    await userEvent.selectOptions(screen.getByLabelText('Add a section'), options[1]!);
-    await userEvent.click(screen.getByRole('button', { name: 'Add after the open one' }));
-    expect(changesOf(bench)[0]![1]).toContain('page:home: add /sections/1 ');
+  it('tells where it will stand and whether its words stand somewhere already', async () => {
+    const { unmount } = adding();
+    expect(screen.getByRole('dialog', { name: 'Add a section to Homeat the end' })).toBeInTheDocument();
+    expect(await screen.findByText(/^These words stand on Home already/)).toBeInTheDocument();
+    await userEvent.type(screen.getByLabelText('What is it needed for?'), 'weather');
+    expect(screen.getByRole('status')).toHaveTextContent('Nothing is called that.');
+    unmount();
+    adding('cards-1');
+    expect(screen.getByRole('dialog', { name: 'Add a section to Homeafter “Was wir flechten”' })).toBeInTheDocument();
   });
 });
 

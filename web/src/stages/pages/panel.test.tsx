@@ -2,7 +2,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { Page } from '../../api/client';
-import { changesOf, choicesOf, draw, LIBRARY, PAGES, workbench, type MadeUp } from '../../testing';
+import { answers, changesOf, choicesOf, draw, LIBRARY, PAGES, refused, workbench, type MadeUp } from '../../testing';
 import type { Row } from './rows';
 import { SectionPanel } from './SectionPanel';
 import { linesOfWays, waysOf } from './editors/MapEditor';
@@ -84,25 +84,124 @@ describe('the sections of a page', () => {
     expect(changesOf(again.bench)[0]?.slice(1)).toEqual(['page:home: add /sections/0/departs false']);
   });
 
+  const arranged = (more: object = {}) => ({
+    label: 'Done',
+    changes: [{ document: 'page:home', patch: [{ op: 'remove', path: '/sections/1' }] }],
+    leads: [],
+    page: 'home',
+    section: '',
+    ...more,
+  });
+  const STRUCTURE = 'POST /api/brands/{brand_id}/structure';
+
   it('are taken out where they stand, and undo is offered', async () => {
+    const asked = answers({ [STRUCTURE]: arranged() });
     const { bench, choose } = panel(HOME, {}, 1);
-    await userEvent.click(screen.getByRole('button', { name: 'Take this section out' }));
-    expect(changesOf(bench)).toEqual([['Offering taken out of Home', 'page:home: remove /sections/1']]);
+    await userEvent.click(screen.getByRole('button', { name: 'Take out' }));
+    expect(asked).toEqual([[STRUCTURE, { operations: [{ do: 'take_out', page: 'home', section: 'cards-1' }] }]]);
+    expect(changesOf(bench)).toEqual([['Done', 'page:home: remove /sections/1']]);
     expect(choose).toHaveBeenCalledWith('');
-    expect(bench.say).toHaveBeenCalledWith('Offering taken out of Home.');
+    expect(bench.say).toHaveBeenCalledWith('Offering taken out.');
+  });
+
+  it('that something leads to say what, and ask where that leads then', async () => {
+    const lead = {
+      found_in: 'content',
+      page: 'kontakt',
+      section: 'text',
+      label: 'Zu den Körben',
+      to: 'page:home#cards-1',
+    };
+    const asked = answers({ [STRUCTURE]: arranged({ leads: [lead] }) });
+    const { bench } = panel(HOME, {}, 1);
+    await userEvent.click(screen.getByRole('button', { name: 'Take out' }));
+    const dialog = within(await screen.findByRole('dialog', { name: '1 link to Offering' }));
+    expect(dialog.getByText('Zu den Körben').closest('li')).toHaveTextContent('Zu den Körben Kontakt');
+    expect(changesOf(bench)).toEqual([]);
+    await userEvent.selectOptions(dialog.getByLabelText('These then lead to'), 'page:kontakt');
+    await userEvent.click(dialog.getByRole('button', { name: 'Take it out' }));
+    expect(asked.at(-1)?.[1]).toEqual({
+      operations: [{ do: 'take_out', page: 'home', section: 'cards-1', lead_to: 'page:kontakt' }],
+    });
+    expect(changesOf(bench)).toHaveLength(1);
   });
 
   it('that could not be taken out are not said to be', async () => {
+    answers({ [STRUCTURE]: arranged() });
     const { bench } = panel(HOME, { change: vi.fn(() => Promise.resolve(false)) });
-    await userEvent.click(screen.getByRole('button', { name: 'Take this section out' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Take out' }));
     expect(bench.say).not.toHaveBeenCalled();
+    answers({ [STRUCTURE]: refused(422, 'This section is not on its page any more.') });
+    await userEvent.click(screen.getByRole('button', { name: 'Duplicate' }));
+    expect(vi.mocked(bench.report).mock.calls[0]?.[0]).toHaveProperty(
+      'message',
+      'This section is not on its page any more.',
+    );
   });
 
   it('stay while they are locked', async () => {
     const { bench } = panel(withSection({ locked: true }));
-    expect(screen.getByRole('button', { name: 'Take this section out' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Take out' })).toBeDisabled();
     await userEvent.click(screen.getByLabelText(/^keep as it is/));
     expect(changesOf(bench)).toEqual([['Hero unlocked', 'page:home: add /sections/0/locked false']]);
+  });
+
+  it.each([
+    ['Move down', { do: 'move', after: 'cards-1' }],
+    ['Duplicate', { do: 'duplicate' }],
+    ['Park', { do: 'park' }],
+    ['Park, go on with a copy', { do: 'park', copy: true }],
+    ['Hide', { do: 'hide', hidden: true }],
+  ])('are changed as a whole: %s', async (name, operation) => {
+    const asked = answers({ [STRUCTURE]: arranged({ section: 'other', page: 'home' }) });
+    const { choose } = panel();
+    await userEvent.click(screen.getByRole('button', { name }));
+    expect(asked[0]?.[1]).toEqual({ operations: [{ ...operation, page: 'home', section: 'hero-1' }] });
+    expect(choose).toHaveBeenCalledWith('other', 'home');
+  });
+
+  it('are turned into another kind, copied to another page, and not shown at a width', async () => {
+    const asked = answers({ [STRUCTURE]: arranged() });
+    panel(withSection({ aside: { offering: { layout: 'row' } }, hidden_on: ['tablet'] }));
+    const kinds = screen.getByLabelText('Change Hero into another kind');
+    expect(within(kinds).getByRole('option', { name: 'Offering (as it was)' })).toBeInTheDocument();
+    await userEvent.selectOptions(kinds, 'offering');
+    await userEvent.selectOptions(screen.getByLabelText('Copy or move Hero to another page'), 'move kontakt');
+    await userEvent.click(screen.getByLabelText('phone'));
+    const at = { page: 'home', section: 'hero-1' };
+    expect(asked.map(([, body]) => (body as { operations: unknown[] }).operations[0])).toEqual([
+      { do: 'change_kind', ...at, kind: 'offering' },
+      { do: 'move', ...at, to: 'kontakt' },
+      { do: 'widths', ...at, hidden_on: ['phone', 'tablet'] },
+    ]);
+  });
+
+  it('that no visitor sees say so, and parked ones are brought back', async () => {
+    const asked = answers({ [STRUCTURE]: arranged() });
+    panel(withSection({ parked: true }));
+    expect(screen.getByRole('button', { expanded: true })).toHaveTextContent('Heroparked');
+    expect(screen.queryByRole('button', { name: 'Hide' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Bring back' }));
+    expect(asked[0]?.[1]).toEqual({ operations: [{ do: 'bring_back', page: 'home', section: 'hero-1' }] });
+  });
+
+  it('are moved, duplicated, hidden, parked and taken out by keys on their row', async () => {
+    const asked = answers({ [STRUCTURE]: arranged() });
+    panel();
+    const [first, second] = screen.getAllByRole('button').filter((one) => one.ariaExpanded);
+    first!.focus();
+    await userEvent.keyboard('{Alt>}{ArrowUp}{ArrowDown}{/Alt}dhp{Delete}');
+    second!.focus();
+    await userEvent.keyboard('{Alt>}{ArrowDown}{ArrowUp}{/Alt}');
+    const one = { page: 'home', section: 'hero-1' };
+    expect(asked.map(([, body]) => (body as { operations: unknown[] }).operations[0])).toEqual([
+      { do: 'move', ...one, after: 'cards-1' },
+      { do: 'duplicate', ...one },
+      { do: 'hide', ...one, hidden: true },
+      { do: 'park', ...one },
+      { do: 'take_out', ...one },
+      { do: 'move', page: 'home', section: 'cards-1', after: '' },
+    ]);
   });
 
   it('ask for words on a picture only where there is one', () => {
@@ -133,7 +232,9 @@ describe('the sections of a page', () => {
     const buttons = [
       ...group('Layout').getAllByRole('button'),
       ...group('Ground').getAllByRole('button'),
-      screen.getByRole('button', { name: 'Take this section out' }),
+      screen.getByRole('button', { name: 'Take out' }),
+      screen.getByRole('button', { name: 'Duplicate' }),
+      screen.getByRole('button', { name: 'Add a section' }),
       screen.getByLabelText('in the menu'),
       screen.getByLabelText('Title'),
     ];
@@ -174,33 +275,39 @@ describe('slots that cannot be edited on the page', () => {
     const { bench } = slots(action('page:kontakt'));
     const where = screen.getByLabelText('Where Besuchen leads');
     expect(where).toHaveValue('page:kontakt');
-    // Not to the page on which it stands.
+    // Not to the page on which it stands, but to its sections besides the first.
     expect([...where.querySelectorAll('option')].map((one) => one.textContent)).toEqual([
       'leads nowhere yet',
+      'this page: Was wir flechten',
       'Kontakt',
       'an address…',
+      'an email…',
+      'a telephone…',
     ]);
     await userEvent.selectOptions(where, '');
     await userEvent.selectOptions(where, 'address');
+    await userEvent.type(screen.getByLabelText('Address that it leads to'), 'https://weidling.example/{Enter}');
     expect(changesOf(bench).map((one) => one[1])).toEqual([
       'page:home: add /sections/0/content/action/to ""',
-      'page:home: add /sections/0/content/action/to "https://example.org/"',
+      'page:home: add /sections/0/content/action/to "https://weidling.example/"',
     ]);
   });
 
   it('say so where the page that they led to is gone', () => {
     slots(action('page:preise'));
-    expect(screen.getByLabelText('Where Besuchen leads')).toHaveValue('page:preise');
-    expect(screen.getByRole('option', { name: 'a page that is gone' })).toBeInTheDocument();
+    expect(screen.getByLabelText('Where Besuchen leads')).toHaveValue('gone');
+    expect(screen.getByRole('option', { name: 'a place that is gone' })).toBeInTheDocument();
   });
 
   it('show an address that is not a page', async () => {
     const { bench } = slots(action('mailto:korb@weidling.example'));
-    const field = screen.getByLabelText('Address');
-    expect(field).toHaveValue('mailto:korb@weidling.example');
+    const field = screen.getByLabelText('Email that it leads to');
+    expect(field).toHaveValue('korb@weidling.example');
     await userEvent.clear(field);
-    await userEvent.type(field, 'tel:+43123{Enter}');
-    expect(changesOf(bench)[0]?.[1]).toBe('page:home: add /sections/0/content/action/to "tel:+43123"');
+    await userEvent.type(field, 'post@weidling.example{Enter}');
+    expect(changesOf(bench)[0]?.[1]).toBe(
+      'page:home: add /sections/0/content/action/to "mailto:post@weidling.example"',
+    );
   });
 
   it('are filled with a marked gap, never with words of ours', async () => {

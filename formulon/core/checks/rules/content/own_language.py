@@ -22,7 +22,7 @@ from formulon.core.type.languages import LANGUAGES
             "Write what else should be said."
         ),
         "no-words": (
-            "Formulon has no words in {language} yet: the names of pages and parts are English. Write them in {language}."
+            "Formulon has no words in {language} yet: what it calls pages and parts is English until it is written in {language}."
         ),
     },
 )

@@ -5,8 +5,9 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Words
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot, find_section, remove_section
+from formulon.core.checks.rules.content.slots import change_slot, remove_section
 from formulon.core.site.changes import Change, pointer
+from formulon.core.site.documents import located
 from formulon.core.site.phrases import phrases
 from formulon.core.site.site import Site
 from formulon.core.site.values import PLACEHOLDER
@@ -22,7 +23,7 @@ def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[
     rest = PLACEHOLDER.sub("", words.text).strip()
     if rest:
         yield Remedy("Leave that part out", change_slot(site, words.place, None, rest))
-    found = find_section(site, words.place)
+    found = located(site, words.place.page, words.place.section)
     if found is None:
         return
     document, base, section = found

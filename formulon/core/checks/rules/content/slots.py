@@ -6,25 +6,13 @@ from typing import Any
 from formulon.core.checks.page_facts import PagePlace
 from formulon.core.checks.rule import Remedy
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.documents import page_document
-from formulon.core.site.site import Section, Site
-
-
-def find_section(site: Site, place: PagePlace) -> tuple[str, tuple[str | int, ...], Section] | None:
-    """The document that holds a place's section, the path to the section in it, and the section."""
-    for name, section in (("header", site.frame.header), ("footer", site.frame.footer)):
-        if section.id == place.section:
-            return "frame", (name,), section
-    page = site.page(place.page)
-    for index, section in enumerate(page.sections if page else []):
-        if section.id == place.section:
-            return page_document(place.page), ("sections", index), section
-    return None
+from formulon.core.site.documents import located
+from formulon.core.site.site import Site
 
 
 def change_slot(site: Site, place: PagePlace, key: str | None, value: Any) -> tuple[Change, ...]:
     """Sets one key of a slot's value, or the whole slot where `key` is None; takes the slot out for None as value."""
-    found = find_section(site, place)
+    found = located(site, place.page, place.section)
     if found is None:
         return ()
     document, base, _ = found
@@ -37,7 +25,7 @@ def change_slot(site: Site, place: PagePlace, key: str | None, value: Any) -> tu
 
 def other_layouts(site: Site, place: PagePlace) -> Iterator[tuple[str, tuple[Change, ...]]]:
     """Every other layout of a place's section: its label, and the change."""
-    found = find_section(site, place)
+    found = located(site, place.page, place.section)
     if found is None:
         return
     document, base, section = found
@@ -55,7 +43,7 @@ def in_other_layouts(site: Site, place: PagePlace) -> Iterator[Remedy]:
 
 def remove_section(site: Site, place: PagePlace) -> tuple[Change, ...]:
     """Takes the section of a place off its page; header and footer stay."""
-    found = find_section(site, place)
+    found = located(site, place.page, place.section)
     if found is None or found[0] == "frame":
         return ()
     return (Change(document=found[0], patch=[{"op": "remove", "path": pointer(*found[1])}]),)
@@ -63,7 +51,7 @@ def remove_section(site: Site, place: PagePlace) -> tuple[Change, ...]:
 
 def without_items(site: Site, place: PagePlace, gone: range) -> tuple[Change, ...]:
     """Leaves items of a place's section out, by their numbers."""
-    found = find_section(site, place)
+    found = located(site, place.page, place.section)
     slot = found[2].declared.collection if found else None
     if found is None or slot is None:
         return ()
@@ -74,7 +62,7 @@ def without_items(site: Site, place: PagePlace, gone: range) -> tuple[Change, ..
 
 def item_first(site: Site, place: PagePlace, index: int) -> tuple[Change, ...]:
     """Moves an item of a place's section to the first place."""
-    found = find_section(site, place)
+    found = located(site, place.page, place.section)
     slot = found[2].declared.collection if found else None
     if found is None or slot is None:
         return ()

@@ -9,7 +9,7 @@ from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.documents import CHOICES, page_document
+from formulon.core.site.documents import CHOICES, FRAME_DOCUMENT, located
 from formulon.core.site.site import Site
 from formulon.core.system.documents.choices import SECTION_GROUNDS
 from formulon.core.system.system import System
@@ -50,17 +50,16 @@ def ways_out(system: System, run: TextRun) -> Iterator[Remedy]:
 
 def other_grounds(site: Site, run: TextRun) -> Iterator[Remedy]:
     """A text's section on each other ground."""
-    page = site.page(run.place.page)
-    for index, section in enumerate(page.sections if page else []):
-        if section.id == run.place.section:
-            for ground in SECTION_GROUNDS:
-                if ground != section.ground:
-                    moved: list[dict[str, Any]] = [
-                        {"op": "replace", "path": pointer("sections", index, "ground"), "value": ground}
-                    ]
-                    if site.choices.rhythm:
-                        moved.append({"op": "add", "path": pointer("sections", index, "departs"), "value": True})
-                    yield Remedy(f"Stand it on {ground}", (Change(document=page_document(page.id), patch=moved),))  # type: ignore[union-attr]
+    found, drawn = located(site, run.place.page, run.place.section), site.section(run.place.page, run.place.section)
+    if found is None or drawn is None or found[0] == FRAME_DOCUMENT:
+        return
+    document, base, _ = found
+    for ground in SECTION_GROUNDS:
+        if ground != drawn.ground:
+            moved: list[dict[str, Any]] = [{"op": "replace", "path": pointer(*base, "ground"), "value": ground}]
+            if site.choices.rhythm:
+                moved.append({"op": "add", "path": pointer(*base, "departs"), "value": True})
+            yield Remedy(f"Stand it on {ground}", (Change(document=document, patch=moved),))
 
 
 @rule(

@@ -10,7 +10,7 @@ from formulon.core.color.contrast import shown
 from formulon.core.color.overlay import SHARE
 from formulon.core.site.behind import SHAPES
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.documents import page_document
+from formulon.core.site.documents import located
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
@@ -20,19 +20,19 @@ SHAPE_WORDS = {"even": "evenly", "foot": "from the foot", "side": "from the left
 
 
 def mend(site: Site, system: System, fact: TextsOnPicture, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
-    page = site.page(fact.place.page)
-    index = next((i for i, one in enumerate(page.sections if page else []) if one.id == fact.place.section), None)
-    if page is None or index is None:
+    found = located(site, fact.place.page, fact.place.section)
+    if found is None:
         return
+    document, base, __ = found
     if verdict.code != "not-read":
         ground = fact.texts[0].run.ground
         for shape in (fact.shape, *(one for one in SHAPES if one != fact.shape)):
             opacity = least(fact, shape)
             if opacity is not None:
-                path = pointer("sections", index, "content", *fact.place.slot.split("/"), "overlay")
+                path = pointer(*base, "content", *fact.place.slot.split("/"), "overlay")
                 patch = {"op": "add", "path": path, "value": {"opacity": opacity, "shape": shape}}
                 label = f"Lay {ground} over it {SHAPE_WORDS[shape]} at {opacity:.0%}"
-                yield Remedy(label, (Change(document=page_document(page.id), patch=[patch]),))
+                yield Remedy(label, (Change(document=document, patch=[patch]),))
         for run in {text.run.scheme: text.run for text in fact.texts}.values():
             yield from ways_out(system, run)
         yield from other_grounds(site, fact.texts[0].run)

@@ -5,9 +5,9 @@ from itertools import pairwise
 from typing import Any
 
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import find_section
 from formulon.core.checks.views import PageView
 from formulon.core.site.changes import Change, pointer
+from formulon.core.site.documents import located
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
@@ -15,7 +15,7 @@ STRONG, QUIET = ("brand", "accent", "deep"), ("paper", "tint")
 
 
 def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
-    found = find_section(site, verdict.place) if verdict.place else None
+    found = located(site, verdict.place.page, verdict.place.section) if verdict.place else None
     if found is None:
         return
     document, base, _ = found

@@ -4,8 +4,9 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Destination
 from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot, find_section
+from formulon.core.checks.rules.content.slots import change_slot
 from formulon.core.checks.views import PageView
+from formulon.core.site.documents import located
 from formulon.core.site.site import Site
 from formulon.core.site.values import led_to
 from formulon.core.system.system import System
@@ -23,7 +24,7 @@ def differing(page: PageView) -> Iterator[tuple[Destination, Destination]]:
 def mend(site: Site, system: System, page: PageView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     """Says where the second leads: by what its item is called, or by the name of its page."""
     place = verdict.place
-    found = find_section(site, place) if place else None
+    found = located(site, place.page, place.section) if place else None
     if place is None or found is None:
         return
     parts = place.slot.split("/")

@@ -5,7 +5,8 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot, find_section
+from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.site.documents import located
 from formulon.core.site.site import Site
 from formulon.core.site.slots import slot_values
 from formulon.core.system.system import System
@@ -13,7 +14,7 @@ from formulon.core.type.emphasis import STRONG_WEIGHT, Style, marked, parts, pla
 
 
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
-    found = find_section(site, run.place)
+    found = located(site, run.place.page, run.place.section)
     if found is None:
         return
     text = str(slot_values(found[2])[run.place.slot][1])

@@ -64,4 +64,5 @@ KIND = Kind(
             steps={"heading": "display", "text": "body"},
         ),
     },
+    needs="news, blog, report, one story with its date and author",
 )

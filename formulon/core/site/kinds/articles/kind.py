@@ -110,4 +110,5 @@ KIND = Kind(
             },
         ),
     },
+    needs="news, blog, journal, what is new, several stories",
 )

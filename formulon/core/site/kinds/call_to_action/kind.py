@@ -69,4 +69,5 @@ KIND = Kind(
         ),
     },
     ground="accent",
+    needs="book, get in touch, what to do next, closing, button",
 )

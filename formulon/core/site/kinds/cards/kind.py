@@ -112,5 +112,6 @@ KIND = Kind(
         ),
     },
     ground="tint",
-    usual=Usual(alike="text", first=("picture", "link")),
+    usual=Usual(alike="text", first=("picture",)),
+    needs="what we offer, services, products, several things with pictures",
 )

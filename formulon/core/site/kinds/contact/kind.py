@@ -84,4 +84,5 @@ KIND = Kind(
             Room(gap="6"),
         ),
     },
+    needs="form, write to us, enquiry, get in touch, message, booking",
 )

@@ -87,4 +87,5 @@ KIND = Kind(
             steps={"heading": "h1"},
         ),
     },
+    needs="files, documents, forms to print, brochures, press material",
 )

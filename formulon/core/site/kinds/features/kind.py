@@ -97,4 +97,5 @@ KIND = Kind(
         ),
     },
     usual=Usual(alike="text"),
+    needs="why us, advantages, reasons, what speaks for it, points",
 )

@@ -96,4 +96,5 @@ KIND = Kind(
         ),
     },
     ground="tint",
+    needs="numbers, statistics, proof, how many, since when",
 )

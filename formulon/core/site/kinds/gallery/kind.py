@@ -125,4 +125,5 @@ KIND = Kind(
         ),
     },
     usual=Usual(even=True),
+    needs="pictures, photographs, work, portfolio, look inside",
 )

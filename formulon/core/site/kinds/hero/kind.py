@@ -313,4 +313,5 @@ KIND = Kind(
     },
     ground="deep",
     usual=Usual(sentences={"text": 2}),
+    needs="opening, title, first screen, headline, welcome",
 )

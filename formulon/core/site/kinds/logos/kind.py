@@ -97,4 +97,5 @@ KIND = Kind(
     },
     ground="paper",
     usual=Usual(rows=2),
+    needs="clients, partners, sponsors, members of, certificates",
 )

@@ -50,4 +50,5 @@ KIND = Kind(
             },
         ),
     },
+    needs="story, history, terms, privacy, imprint, several paragraphs",
 )

@@ -135,5 +135,6 @@ KIND = Kind(
         ),
     },
     ground="tint",
-    usual=Usual(first=("price", "picture", "link")),
+    usual=Usual(first=("price", "picture")),
+    needs="what we offer, services, products, list, treatments, range",
 )

@@ -39,4 +39,5 @@ KIND = Kind(
             Room(gap="6"),
         ),
     },
+    needs="html, css, embed, something of one’s own",
 )

@@ -63,4 +63,5 @@ KIND = Kind(
             leans={"plain_ornate": 1},
         ),
     },
+    needs="who we are, about us, story, text and picture",
 )

@@ -69,4 +69,5 @@ KIND = Kind(
             steps={"heading": "h1"},
         ),
     },
+    needs="map, where we are, directions, how to find us, address, parking",
 )

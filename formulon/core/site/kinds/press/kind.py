@@ -97,4 +97,5 @@ KIND = Kind(
             steps={"heading": "h4"},
         ),
     },
+    needs="newspapers, reviews, what others write, media",
 )

@@ -123,4 +123,5 @@ KIND = Kind(
             steps={"items/title": "body", "items/price": "body"},
         ),
     },
+    needs="prices, costs, fees, how much, menu, tickets, rates",
 )

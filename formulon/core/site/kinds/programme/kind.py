@@ -47,4 +47,5 @@ KIND = Kind(
             steps={"heading": "h1"},
         ),
     },
+    needs="opening hours, times, when, timetable, what is on, dates, events",
 )

@@ -68,4 +68,5 @@ KIND = Kind(
             },
         ),
     },
+    needs="faq, answers, common questions, help, what people ask",
 )

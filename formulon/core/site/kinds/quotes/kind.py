@@ -103,4 +103,5 @@ KIND = Kind(
         ),
     },
     usual=Usual(least=2, most=3),
+    needs="reviews, testimonials, what others say, voices, recommendations, stars",
 )

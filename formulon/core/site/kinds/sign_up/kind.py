@@ -54,4 +54,5 @@ KIND = Kind(
         ),
     },
     ground="tint",
+    needs="newsletter, email, subscribe, join, stay in touch",
 )

@@ -96,4 +96,5 @@ KIND = Kind(
         ),
     },
     usual=Usual(alike="text"),
+    needs="how it works, process, first visit, in order, instructions",
 )

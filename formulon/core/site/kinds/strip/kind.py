@@ -91,4 +91,5 @@ KIND = Kind(
         ),
     },
     ground="tint",
+    needs="telephone, email, address, networks, contact in one line",
 )

@@ -132,4 +132,5 @@ KIND = Kind(
         ),
     },
     usual=Usual(alike="text"),
+    needs="who we are, people, staff, founders, portraits",
 )

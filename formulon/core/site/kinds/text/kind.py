@@ -43,4 +43,5 @@ KIND = Kind(
             leans={"classical_modern": -2, "quiet_loud": -1},
         ),
     },
+    needs="words only, paragraph, introduction, statement",
 )

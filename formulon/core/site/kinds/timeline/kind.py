@@ -97,4 +97,5 @@ KIND = Kind(
             },
         ),
     },
+    needs="history, years, how it came about, milestones",
 )

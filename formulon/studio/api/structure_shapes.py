@@ -1,0 +1,47 @@
+"""Shapes of changes to the structure of a site."""
+
+from typing import Any
+
+from pydantic import Field
+
+from formulon.core.site.structure import Lead, Operation
+from formulon.studio.api.shapes import Shape
+
+
+class StructureRequest(Shape):
+    """What is to be done, one after the other."""
+
+    operations: list[Operation] = Field(min_length=1, max_length=40)
+
+
+class ChangeCard(Shape):
+    document: str
+    patch: list[dict[str, Any]]
+
+
+class Arranged(Shape):
+    """What operations come to: the changes, what led to what they take away, and which page and section are to be open then."""
+
+    label: str
+    changes: list[ChangeCard]
+    leads: list[Lead]
+    page: str
+    section: str
+
+
+class OfferCard(Shape):
+    """A section that can be added; `said_on` is the page on which its words stand already."""
+
+    id: str
+    layout: str
+    label: str
+    about: str
+    content: dict[str, Any]
+    said_on: str
+
+
+class Additions(Shape):
+    """What can be added of a kind, and a page that shows it all in the order of the list."""
+
+    offers: list[OfferCard]
+    html: str

@@ -1,0 +1,53 @@
+"""The structure of a site: what operations on it come to, and what can be added."""
+
+from django.http import Http404
+from django.http.response import HttpResponseBase
+from drf_spectacular.utils import extend_schema
+from rest_framework.request import Request
+
+from formulon.core.site.render import render_page
+from formulon.studio.api import shapes, structure_shapes
+from formulon.studio.api.access import brand_of
+from formulon.studio.api.base import View, answer
+from formulon.studio.api.views import SCHEME, previewed
+from formulon.studio.services import structure
+
+
+class StructureView(View):
+    @extend_schema(request=structure_shapes.StructureRequest, responses={200: structure_shapes.Arranged, 422: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """What operations come to. Nothing is stored: the changes are made as any other."""
+        brand = brand_of(request, brand_id)
+        made = structure.planned(brand, structure_shapes.StructureRequest.model_validate(request.data).operations)
+        return answer(
+            structure_shapes.Arranged(
+                label=made.label,
+                changes=[structure_shapes.ChangeCard(**one.model_dump()) for one in made.changes],
+                leads=made.leads,
+                page=made.page,
+                section=made.section,
+            )
+        )
+
+
+class AdditionsView(View):
+    @extend_schema(parameters=[SCHEME], responses={200: structure_shapes.Additions, 404: shapes.Problem})
+    def get(self, request: Request, brand_id: str, kind: str) -> HttpResponseBase:
+        """Sections of a kind that can be added, with words that fit, drawn in the brand's style."""
+        site, system, preview = previewed(request, brand_id)
+        found = structure.additions(site, kind)
+        if found is None:
+            raise Http404
+        offers, page = found
+        cards = [
+            structure_shapes.OfferCard(
+                id=one.section.id,
+                layout=one.section.layout,
+                label=one.section.declared.label,
+                about=one.section.declared.about,
+                content=one.section.content,
+                said_on=one.said_on,
+            )
+            for one in offers
+        ]
+        return answer(structure_shapes.Additions(offers=cards, html=render_page(site, system, page, preview)))

@@ -1,0 +1,90 @@
+import { useState } from 'react';
+import { isPageLink, pageLink } from '../../bench/documents';
+import { useShown } from '../../bench/useBench';
+import { Editable } from '../../parts/Editable';
+import { read } from './marks';
+
+export type DestinationSelectProps = {
+  label: string;
+  to: string;
+  disabled: boolean;
+  /** What it is called to lead nowhere; it cannot be chosen where it is left out. */
+  nowhere?: string | undefined;
+  /** A page that is not offered as a whole: the one on which it stands. */
+  but?: string | undefined;
+  put: (to: string) => void;
+};
+
+const WAYS = {
+  address: { label: 'an address…', start: 'https://', field: 'Address' },
+  mail: { label: 'an email…', start: 'mailto:', field: 'Email' },
+  phone: { label: 'a telephone…', start: 'tel:', field: 'Telephone' },
+} as const;
+type Way = keyof typeof WAYS;
+const wayOf = (to: string): Way | '' =>
+  to.startsWith('mailto:') ? 'mail' : to.startsWith('tel:') ? 'phone' : to.startsWith('http') ? 'address' : '';
+
+/** Where something leads, chosen from what there is: pages with their sections, an address, an email, a telephone. */
+export function DestinationSelect({ label, to, disabled, nowhere, but, put }: DestinationSelectProps) {
+  const { brand } = useShown('brand');
+  const [writing, setWriting] = useState<Way | ''>('');
+  const contact = brand.identity.body.contact;
+  const way = writing || wayOf(to);
+  const places = brand.pages.flatMap(({ body: page }) => [
+    ...(page.id === but ? [] : [{ to: pageLink(page.id), label: page.name }]),
+    ...(page.sections ?? [])
+      .filter((one) => typeof one.content?.['heading'] === 'string' && one.content['heading'] && !one.parked)
+      .slice(1)
+      .map((one) => ({
+        to: `${pageLink(page.id)}#${one.id}`,
+        label: `${page.id === but ? 'this page' : page.name}: ${read(one.content?.['heading'] as string)}`,
+      })),
+  ]);
+  const there = to === '' || places.some((one) => one.to === to);
+  return (
+    <>
+      <select
+        aria-label={label}
+        value={way || (there || !isPageLink(to) ? to : 'gone')}
+        disabled={disabled}
+        onChange={(event) => {
+          const wanted = event.target.value;
+          if (!(wanted in WAYS)) {
+            setWriting('');
+            put(wanted);
+            return;
+          }
+          const known = wanted === 'mail' ? contact?.email : wanted === 'phone' ? contact?.phone : '';
+          if (known) put(WAYS[wanted as Way].start + known);
+          setWriting(known ? '' : (wanted as Way));
+        }}
+      >
+        {(nowhere || to === '') && <option value="">{nowhere ?? 'leads nowhere yet'}</option>}
+        {places.map((one) => (
+          <option key={one.to} value={one.to}>
+            {one.label}
+          </option>
+        ))}
+        {!there && isPageLink(to) && <option value="gone">a place that is gone</option>}
+        {Object.entries(WAYS).map(([key, one]) => (
+          <option key={key} value={key}>
+            {one.label}
+          </option>
+        ))}
+      </select>
+      {way && (
+        <Editable
+          label={`${WAYS[way].field} that it leads to`}
+          quietLabel
+          disabled={disabled}
+          value={to.startsWith(WAYS[way].start) ? (way === 'address' ? to : to.slice(WAYS[way].start.length)) : ''}
+          placeholder={way === 'address' ? 'https://…' : WAYS[way].field}
+          onSave={(value) => {
+            setWriting('');
+            if (value) put(way === 'address' ? value : WAYS[way].start + value);
+          }}
+        />
+      )}
+    </>
+  );
+}
