@@ -17,7 +17,7 @@ def test_a_section_is_taken_out_and_comes_back(page: Page, demo: str) -> None:
     expect(hero).to_have_count(1)
     before = Document.objects.get(brand=demo, name="page:home").body["sections"]
     page.get_by_role("button", name="Hero").click()
-    page.get_by_role("button", name="Take this section out").click()
+    page.get_by_role("button", name="Take out", exact=True).click()
     expect(hero).to_have_count(0)
     expect(page.get_by_text("All saved")).to_be_visible()
     assert Document.objects.get(brand=demo, name="page:home").body["sections"] == before[1:]

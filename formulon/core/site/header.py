@@ -115,8 +115,8 @@ def entries(site: Site) -> tuple[list[MenuEntry], list[MenuEntry]]:
 
 
 def leaves(found: Sequence[MenuEntry]) -> list[MenuEntry]:
-    """Everything that entries lead to, with what stands under them, in their order."""
-    return [each for one in found for each in ((one, *one.under) if one.to else one.under)]
+    """Everything that entries lead to, each by itself, with what stands under them in its place."""
+    return [each for one in found for each in ((one._replace(under=()), *one.under) if one.to else one.under)]
 
 
 def more(site: Site) -> str:

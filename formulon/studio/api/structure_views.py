@@ -38,7 +38,7 @@ class AdditionsView(View):
         found = structure.additions(site, kind)
         if found is None:
             raise Http404
-        offers, page = found
+        offers, shown = found
         cards = [
             structure_shapes.OfferCard(
                 id=one.section.id,
@@ -50,4 +50,4 @@ class AdditionsView(View):
             )
             for one in offers
         ]
-        return answer(structure_shapes.Additions(offers=cards, html=render_page(site, system, page, preview)))
+        return answer(structure_shapes.Additions(offers=cards, html=render_page(shown, system, shown.drawn[0], preview)))

@@ -2,9 +2,9 @@
 
 from collections.abc import Sequence
 
-from formulon.core.site.site import Page, Site
+from formulon.core.site.site import Site
 from formulon.core.site.structure import Arranged, Operation, arranged
-from formulon.core.site.structure.offered import Offer, offered_page, offers
+from formulon.core.site.structure.offered import Offer, offers, shown
 from formulon.studio.models import Brand
 from formulon.studio.services import sites
 
@@ -14,9 +14,10 @@ def planned(brand: Brand, operations: Sequence[Operation]) -> Arranged:
     return arranged(sites.load(brand), operations)
 
 
-def additions(site: Site, kind: str) -> tuple[list[Offer], Page] | None:
-    """What can be added of a kind, and a page that shows it; None for a kind that there is not."""
+def additions(site: Site, kind: str) -> tuple[list[Offer], Site] | None:
+    """What can be added of a kind, and a site that shows it; None for a kind that there is not."""
     try:
-        return offers(site, kind), offered_page(site, kind)
+        made = offers(site, kind)
     except KeyError:
         return None
+    return made, shown(site, made)

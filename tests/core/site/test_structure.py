@@ -11,6 +11,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from pydantic import TypeAdapter
 
+from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.predict import predict
 from formulon.core.errors import ChangeError
 from formulon.core.site.catalogue import CATALOGUE
@@ -18,9 +19,10 @@ from formulon.core.site.changes import Change, apply, edited, pointer
 from formulon.core.site.documents import documents, located
 from formulon.core.site.patches import difference
 from formulon.core.site.planning.planner import plan
-from formulon.core.site.render import render
+from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.site import FRAME, Site
 from formulon.core.site.structure import Operation, arranged
+from formulon.core.site.structure.offered import offers, shown
 from formulon.core.system.documents.identity import Identity
 
 BAKERY = {
@@ -173,3 +175,108 @@ def test_what_was_changed_as_another_kind_comes_along_when_it_is_changed_back() 
     )
     assert back[2].content["items"][0]["price"] == "4,40 €" and back[2].layout == section.layout
     assert back[2].content["heading"] == section.content["heading"]
+
+
+@pytest.mark.parametrize("name", sorted(BRANDS))
+def test_everything_that_can_be_added_is_offered_with_words_and_can_be_drawn(name: str) -> None:
+    site = planned(name)
+    for kind, declared in CATALOGUE.items():
+        if kind in FRAME:
+            with pytest.raises(KeyError):
+                offers(site, kind)
+            continue
+        assert declared.needs, "it can be looked for by what it is needed for"
+        made = offers(site, kind)
+        assert [one.section.layout for one in made] == list(declared.layouts)
+        drawn = shown(site, made)
+        html = render_page(drawn, drawn.system(), drawn.drawn[0], Preview("/fonts/"))
+        assert all(f'data-section="{one.section.id}"' in html for one in made)
+        one = made[0].section
+        after = do(site, {"do": "add", "page": site.pages[0].id, "kind": kind, "layout": one.layout, "content": one.content})
+        assert after.pages[0].sections[-1].content == one.content
+
+
+def test_what_the_brief_knows_is_offered_and_where_it_stands_already_is_told() -> None:
+    site = planned("bakery")
+    prices = offers(site, "prices")[0]
+    assert [item["price"] for item in prices.section.content["items"]] == ["4,20 €", "0,80 €", "3 €"]
+    page = next(page for page in site.pages if any(one.kind == "prices" for one in page.sections))
+    assert prices.said_on == page.name
+    without = do(
+        site, *({"do": "take_out", "page": page.id, "section": one.id} for one in page.sections if one.kind == "prices")
+    )
+    again = offers(without, "prices")[0]
+    assert again.section.content["items"] == prices.section.content["items"] and not again.said_on
+
+
+def menu(site: Site, entries: list[dict[str, Any]]) -> Site:
+    patch = difference(documents(site)["frame"], documents(site)["frame"] | {"menu": entries})
+    return apply(site, [Change(document="frame", patch=patch)])
+
+
+def test_a_menu_of_ones_own_has_two_levels_leads_out_and_leaves_out_what_is_gone() -> None:
+    site = planned("bakery")
+    first, second = site.pages[0], site.pages[1]
+    section = first.sections[1].id
+    entries = [
+        {"label": "Το μαγαζί", "to": f"page:{second.id}", "items": [
+            {"label": "Ψωμιά", "to": f"page:{first.id}#{section}"}, {"label": "Κατάλογος", "to": "https://fournos.example/k.pdf"},
+        ]},
+        {"label": "Μόνο ανοίγει", "items": [{"label": "Γράψτε", "to": "mailto:psomi@fournos.example"}]},
+        {"label": "Χαμένο", "to": "page:nowhere"},
+    ]  # fmt: skip
+    made = menu(site, entries)
+    html = render_page(made, made.system(), first)
+    for label, address in (("Ψωμιά", f"#at-{section}"), ("Κατάλογος", "https://fournos.example/k.pdf"), ("Γράψτε", "mailto:")):
+        assert re.search(rf'<a href="{re.escape(address)}[^"]*"[^>]*>{label}', html), label
+    assert html.count("<summary>") == 2 and "Χαμένο" not in html and f'id="at-{section}"' in html
+    told = {run.text for run in predict(made, made.system()) if isinstance(run, TextRun) and run.place.section == "header"}
+    assert {"Το μαγαζί", "Ψωμιά", "Κατάλογος", "Μόνο ανοίγει", "Γράψτε"} <= told
+    gone = do(made, {"do": "remove_page", "page": second.id})
+    assert [one.label for one in gone.frame.menu] == ["Το μαγαζί", "Μόνο ανοίγει", "Χαμένο"] and not gone.frame.menu[0].to
+    for bad in ([{"label": "Α"}], [{"label": "Α", "items": [{"label": "Β", "items": [{"label": "Γ", "to": "tel:1"}]}]}]):
+        with pytest.raises(ChangeError):
+            menu(site, bad)
+
+
+def test_what_is_not_shown_at_a_width_is_neither_drawn_nor_checked_there_and_what_is_hidden_leads_to_its_page() -> None:
+    site = planned("bakery")
+    page, section = site.pages[0], site.pages[0].sections[1]
+    one = {"page": page.id, "section": section.id}
+    phones = do(site, {"do": "widths", **one, "hidden_on": ["phone"]})
+    assert 'data-off="phone"' in render_page(phones, phones.system(), phones.drawn[0])
+    assert b'[data-off~="phone"]' in render(phones, phones.system())["site.css"]
+    assert b"data-off" not in render(site, site.system())["site.css"]
+    runs = [run for run in predict(phones, phones.system()) if isinstance(run, TextRun) and run.place.section == section.id]
+    assert runs and all(set(run.sizes) == {768, 1280, 1920} >= set(run.fits) for run in runs)
+    linked = menu(site, [{"label": "Εδώ", "to": f"page:{page.id}#{section.id}"}])
+    hidden = do(linked, {"do": "hide", **one})
+    assert hidden.is_there(f"page:{page.id}#{section.id}") and hidden.led(f"page:{page.id}#{section.id}") == f"page:{page.id}"
+    parked = do(linked, {"do": "park", **one, "copy": True})
+    assert parked.led(f"page:{page.id}#{section.id}") == f"page:{page.id}#{section.id}-2"
+    with pytest.raises(ChangeError, match="Hide it instead"):
+        do(site, {"do": "widths", **one, "hidden_on": ["phone", "tablet", "desktop"]})
+
+
+def test_addresses_that_pages_had_lead_on_through_renaming_reordering_and_removal() -> None:
+    site = do(planned("bakery"), {"do": "add_page", "name": "Ιστορία"})
+    first, second, third = (page.id for page in site.pages[:3])
+    named = do(site, {"do": "rename_page", "page": second, "name": "Ποιοι είμαστε", "address": "Poioi Eimaste"})
+    assert named.file_name(named.pages[1]) == "poioi-eimaste.html" and named.pages[1].name == "Ποιοι είμαστε"
+    assert {one.path: one.to for one in named.frame.redirects} == {f"{second}.html": f"page:{second}"}
+    moved = do(named, {"do": "move_page", "page": second, "after": ""})
+    assert moved.pages[0].id == second and {one.path for one in moved.frame.redirects} == {
+        f"{second}.html",
+        "poioi-eimaste.html",
+    }
+    gone = do(moved, {"do": "remove_page", "page": third, "lead_to": "https://fournos.example/"})
+    files = render(gone, gone.system())
+    assert b'url=https://fournos.example/"' in files[f"{third}.html"] and b"url=index.html" in files[f"{second}.html"]
+    back = do(gone, {"do": "move_page", "page": second, "after": first})
+    assert "poioi-eimaste.html" not in {one.path for one in back.frame.redirects}, "a page is there again"
+    for bad in ("404", "index", "!!"):
+        with pytest.raises(ChangeError):
+            do(site, {"do": "rename_page", "page": second, "address": bad})
+    only = planned("clinic")
+    with pytest.raises(ChangeError, match="at least one page"):
+        do(only, {"do": "remove_page", "page": only.pages[0].id})

@@ -2,7 +2,7 @@
 first that stand nowhere yet."""
 
 import json
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -34,16 +34,16 @@ def offers(site: Site, kind: str) -> list[Offer]:
     for number, layout in enumerate((*declared.layouts, *own)):
         filled = content or blank(declared, layout)
         section = Section(
-            id=f"offer-{number}", kind=kind, layout=layout, ground="paper", content=_pictured(site, declared, layout, filled)
+            id=f"offer-{number}", kind=kind, layout=layout, departs=True, content=_pictured(site, declared, layout, filled)
         )
         made.append(Offer(section, said_on))
     return made
 
 
-def offered_page(site: Site, kind: str) -> Page:
-    """A page of everything of a kind that can be added, one under another, for looking at."""
-    shown = site.drawn[0]
-    return shown.model_copy(update={"sections": [one.section for one in offers(site, kind)]})
+def shown(site: Site, made: Sequence[Offer]) -> Site:
+    """A site of one page that has what is offered, one under another, for looking at."""
+    page = site.drawn[0].model_copy(update={"sections": [one.section for one in made]})
+    return site.model_copy(update={"pages": [page], "frame": site.frame.model_copy(update={"order": [page.id]})})
 
 
 def _words(site: Site, kind: str) -> tuple[Content, str]:

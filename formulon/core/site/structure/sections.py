@@ -135,10 +135,14 @@ def _add(work: Work, operation: Add) -> None:
         raise ChangeError("There is no such kind of section to add.")
     sections = list(work.of(operation.page)["sections"])
     content = blank(kind, operation.layout) if operation.content is None else operation.content
-    made = _checked(
-        {"id": _id_for(operation.kind, sections), "kind": operation.kind, "layout": operation.layout, "content": content}
-    )
-    sections.insert(_place_after(sections, operation.after), made)
+    place = _place_after(sections, operation.after)
+    made: Body = {
+        "id": _id_for(operation.kind, sections),
+        "kind": operation.kind,
+        "layout": operation.layout,
+        "content": content,
+    }
+    sections.insert(place, _checked(made | {"ground": _quiet(sections, place)}))
     work.put(operation.page, sections)
     work.done(f"{kind.label} added to {work.of(operation.page)['name']}", operation.page, made["id"])
 
@@ -190,6 +194,14 @@ def _bring_back(found: _At) -> None:
     else:
         sections[at : at + 1] = [back, sections[at] | {"parked": True, "instead": found.one["id"]}]
     found.done(f"{found.name} brought back on {found.on}", found.one["id"])
+
+
+def _quiet(sections: list[Body], place: int) -> str:
+    """The ground of a section that is added where the site has no rhythm: a quiet one, another than its neighbours' if there is."""
+    there = [one for one in sections[:place] if not (one["parked"] or one["hidden"])][-1:]
+    there += [one for one in sections[place:] if not (one["parked"] or one["hidden"])][:1]
+    beside = [one["ground"] for one in there]
+    return min(("paper", "tint"), key=lambda ground: (beside.count(ground), ground != "paper"))
 
 
 def _again(one: Body, sections: list[Body]) -> Body:

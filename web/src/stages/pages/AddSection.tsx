@@ -19,6 +19,8 @@ export type AddSectionProps = {
 type Kind = Library['kinds'][number];
 const FRAME_KINDS = ['header', 'footer'];
 const WIDTH = 1280;
+const DRAWN = 0.68; // of the room; what a composition is called stands beside it
+const LEAST = 96; // px of one on the screen
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** Kinds that answer a need: those whose name has it first, then those that are looked for by it. */
@@ -82,13 +84,12 @@ export function AddSection({ page, kinds, after, close, choose }: AddSectionProp
             placeholder="prices, who we are, how to find us"
             onChange={(event) => setNeed(event.target.value)}
           />
-          <ul role="listbox" aria-label="Kinds of section" tabIndex={-1}>
+          <ul aria-label="Kinds of section">
             {found.map((one) => (
-              <li key={one.id} role="none">
+              <li key={one.id}>
                 <button
                   type="button"
-                  role="option"
-                  aria-selected={one === kind}
+                  aria-pressed={one === kind}
                   onClick={() => setWanted(one.id)}
                   onFocus={() => setWanted(one.id)}
                 >
@@ -129,14 +130,17 @@ function Offered({ kind, disabled, add }: OfferedProps) {
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  const scale = room / WIDTH;
+  const scale = (room * DRAWN) / WIDTH;
   const measure = () => {
     const document = frame.current?.contentDocument;
     if (!document) return;
     document.querySelectorAll<HTMLElement>('body > :not(main)').forEach((one) => (one.style.display = 'none'));
     studioStyle(document, scale);
     const sections = Array.from(document.querySelectorAll<HTMLElement>('main > [data-section]'));
-    sections.forEach((one, index) => (one.style.marginTop = index ? `${40 / scale}px` : '0'));
+    sections.forEach((one, index) => {
+      one.style.marginTop = index ? `${24 / scale}px` : '0';
+      one.style.minHeight = `${LEAST / scale}px`;
+    });
     setPlaces(
       sections.map((one) => ({
         id: one.dataset['section'] ?? '',
@@ -175,12 +179,14 @@ function Offered({ kind, disabled, add }: OfferedProps) {
                   type="button"
                   className="add-offer"
                   disabled={disabled}
-                  title={offer.about}
+                  aria-label={`Add ${kind.label}: ${offer.label}. ${offer.about}`}
                   style={{ top: place.top * scale, height: place.height * scale }}
                   onClick={() => add(offer)}
                 >
                   <span>
-                    Add {kind.label}: {offer.label}
+                    <b>{offer.label}</b>
+                    {offer.about}
+                    <i>Add it</i>
                   </span>
                 </button>
               )

@@ -164,7 +164,7 @@ function PageList({ open }: { open: (page: string) => void }) {
                 className="quiet-action"
                 disabled={!canWrite || pages.length === 1}
                 title={pages.length === 1 ? 'A site has at least one page.' : undefined}
-                aria-label={`Take ${page.name} out`}
+                aria-label={`Take out ${page.name}`}
                 onClick={() => void takeOut.start(page.name, { do: 'remove_page', page: page.id })}
               >
                 Take out

@@ -63,7 +63,7 @@ describe('the pages of a site', () => {
         { ...lead, found_in: 'address', label: 'alt.html' },
       ],
     });
-    await userEvent.click(screen.getByRole('button', { name: 'Take Kontakt out' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Take out Kontakt' }));
     const dialog = within(await screen.findByRole('dialog', { name: '2 links to Kontakt' }));
     expect(dialog.getAllByRole('listitem').map((one) => one.textContent)).toEqual([
       'Kontakt in the menu',

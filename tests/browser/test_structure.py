@@ -1,0 +1,213 @@
+"""Pages and sections are worked on: by mouse, by finger and by keyboard alone."""
+
+import re
+from itertools import pairwise
+from typing import Any
+
+from playwright.sync_api import Browser, Page, expect
+
+from tests.browser.conftest import enter, open_demo, open_page, stage, violations
+
+NEEDS = ("prices", "opening hours", "common questions", "who we are", "what others say", "how it works", "map")
+
+
+def rows(page: Page) -> list[str]:
+    """The sections of the open page, from the top, with what is said of their state."""
+    return page.locator("[data-row] .section-row b").all_inner_texts()
+
+
+def settled(page: Page) -> None:
+    expect(page.get_by_text("All saved")).to_be_visible()
+
+
+def drawn(page: Page) -> list[str]:
+    """The sections of the page as it is drawn."""
+    frame = page.frame_locator(".edit-paper iframe")
+    found = frame.locator("main > [data-section]").evaluate_all("all => all.map(one => one.dataset.section)")
+    return [str(one) for one in found]
+
+
+def add(page: Page, need: str) -> None:
+    """Adds the first composition of what a need finds first."""
+    page.get_by_role("button", name="Add a section").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("What is it needed for?").fill(need)
+    dialog.locator(".add-offer").first.click()
+    expect(dialog).to_be_hidden()
+    settled(page)
+
+
+def test_a_page_of_eight_sections_is_composed_from_nothing(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "Pages")
+    page.get_by_role("button", name="Pages and menu…").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("Add a page").fill("Workshops")
+    dialog.get_by_role("button", name="Add", exact=True).click()
+    expect(dialog.get_by_label("Name of Workshops")).to_be_visible()
+    assert violations(page) == []
+    dialog.get_by_role("tab", name="Menu").click()
+    assert violations(page) == []
+    page.keyboard.press("Escape")
+    expect(page.get_by_role("button", name="Workshops", exact=True)).to_have_attribute("aria-pressed", "true")
+    for left in range(len(rows(page)) - 1, 0, -1):
+        page.locator("[data-row] .section-row").last.click()
+        page.get_by_role("button", name="Take out", exact=True).click()
+        expect(page.locator("[data-row]")).to_have_count(left)
+    for number, need in enumerate(NEEDS, start=2):
+        add(page, need)
+        expect(page.locator("[data-row]")).to_have_count(number)
+    kinds = ["Hero", "Price list", "Programme and hours", "Questions", "Team", "Quotes", "Steps", "Place and directions"]
+    assert sorted(rows(page)) == sorted(kinds) and rows(page)[0] == "Hero"
+    frame = page.frame_locator(".edit-paper iframe")
+    expect(frame.locator("main > [data-section]")).to_have_count(8)
+    # New parts take the style by themselves: every text of theirs is in an ink of its ground, and none is set in its own colour.
+    assert frame.locator("main [style*=color]").count() == 0
+    grounds = frame.locator("main > [data-section]").evaluate_all("all => all.map(one => one.dataset.ground)")
+    assert all(one != other for one, other in pairwise(grounds)), "no two neighbours stand on one ground"
+    # Everything leads somewhere, and only what nothing is known of is still to be written.
+    stage(page, "Preflight")
+    stops = set(page.locator(".finding.stop h3, .finding-stop h3").all_inner_texts())
+    assert not [one for one in stops if "lead" in one.lower()]
+
+
+def test_sections_are_dragged_by_mouse_and_parked_and_brought_back(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "Pages")
+    expect(page.locator("[data-row]").first).to_be_visible()
+    before = rows(page)
+    first, last = page.locator("[data-row]").nth(1), page.locator("[data-row]").last
+    first.hover()
+    grip, foot = first.locator(".section-grip").bounding_box(), last.bounding_box()
+    assert grip and foot
+    page.mouse.move(grip["x"] + 5, grip["y"] + 20)
+    page.mouse.down()
+    page.mouse.move(foot["x"] + 5, foot["y"] + foot["height"] - 4, steps=6)
+    expect(page.locator(".drop-after")).to_have_count(1)
+    page.mouse.up()
+    settled(page)
+    moved = [before[0], *before[2:], before[1]]
+    expect(page.locator("[data-row] .section-row b").last).to_have_text(before[1])
+    assert rows(page) == moved
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator("[data-row] .section-row b").nth(1)).to_have_text(before[1])
+    assert rows(page) == before
+
+    page.locator("[data-row] .section-row").nth(1).click()
+    page.get_by_role("button", name="Park, go on with a copy").click()
+    expect(page.locator(".out")).to_have_count(1)
+    settled(page)
+    assert rows(page) == [before[0], before[1], f"{before[1]}parked", *before[2:]]
+    frame = page.frame_locator(".edit-paper iframe")
+    expect(frame.locator("main > [data-section]")).to_have_count(len(before))
+    shown = drawn(page)
+    page.locator(".out .section-row").click()
+    page.get_by_role("button", name="Bring back").click()
+    expect(frame.locator(f"main > [data-section='{shown[1]}']")).to_have_count(0)
+    assert len(drawn(page)) == len(before) and rows(page).count(f"{before[1]}parked") == 1
+
+
+def test_a_page_that_is_taken_out_says_what_led_there_and_its_address_leads_on(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "Pages")
+    page.get_by_role("button", name="Pages and menu…").click()
+    dialog = page.get_by_role("dialog").first
+    address = dialog.get_by_label("Address of About")
+    address.fill("who-we-are")
+    address.press("Enter")
+    expect(dialog.get_by_role("region", name="Old addresses")).to_contain_text("about.html → About")
+    dialog.get_by_role("button", name="Take out What we offer").click()
+    asked = page.get_by_role("dialog", name=re.compile("links? to What we offer"))
+    expect(asked.get_by_role("listitem").first).to_be_visible()
+    assert violations(page) == []
+    asked.get_by_label("These then lead to").select_option(label="About")
+    asked.get_by_role("button", name="Take it out").click()
+    expect(dialog.get_by_role("region", name="Old addresses")).to_contain_text("offer.html → About")
+    dialog.get_by_role("tab", name="Menu").click()
+    dialog.get_by_label("entries of one’s own").check()
+    dialog.get_by_role("button", name="Put Contact under the entry before it").click()
+    settled(page)
+    page.keyboard.press("Escape")
+    expect(dialog).to_be_hidden()
+    stage(page, "Release")
+    page.get_by_role("button", name=re.compile("^Publish|^Release")).last.click()
+    link = page.get_by_role("link", name=re.compile("127.0.0.1")).first
+    expect(link).to_be_visible()
+    site = page.context.new_page()
+    root = str(link.get_attribute("href"))
+    for old in ("about.html", "offer.html"):
+        site.goto(root + old)
+        site.wait_for_url(re.compile(r"who-we-are\.html$"))
+    unfolds = site.get_by_role("navigation", name="Pages", exact=True).locator("details").first
+    expect(unfolds.get_by_role("link", name="Contact")).to_be_hidden()
+    unfolds.locator("summary").click()
+    unfolds.get_by_role("link", name="Contact").click()
+    site.wait_for_url(re.compile(r"contact\.html$"))
+    site.close()
+
+
+def test_sections_are_moved_by_finger(chromium: Browser, studio: str, designer: Any, demo: str) -> None:
+    context = chromium.new_context(viewport={"width": 1180, "height": 820}, has_touch=True, locale="en-GB")
+    page = context.new_page()
+    enter(page, studio, designer)
+    open_demo(page)
+    stage(page, "Pages")
+    page.locator("[data-row]").first.wait_for()
+    before = rows(page)
+    grip = page.locator("[data-row] .section-grip").nth(2).bounding_box()
+    first = page.locator("[data-row]").first.bounding_box()
+    assert grip and first
+    touch = context.new_cdp_session(page)
+    x, y = grip["x"] + 8, grip["y"] + 20
+    steps = [y + (first["y"] + 2 - y) * part / 5 for part in range(6)]
+    touch.send("Input.dispatchTouchEvent", {"type": "touchStart", "touchPoints": [{"x": x, "y": y}]})
+    for at in steps:
+        touch.send("Input.dispatchTouchEvent", {"type": "touchMove", "touchPoints": [{"x": x, "y": at}]})
+    expect(page.locator(".drop-before")).to_have_count(1)
+    touch.send("Input.dispatchTouchEvent", {"type": "touchEnd", "touchPoints": []})
+    expect(page.locator("[data-row] .section-row b").first).to_have_text(before[2])
+    assert rows(page) == [before[2], before[0], before[1], *before[3:]]
+    context.close()
+
+
+def test_sections_are_worked_on_by_keyboard_alone(chromium: Browser, studio: str, designer: Any, demo: str) -> None:
+    page, said = open_page(chromium)
+    enter(page, studio, designer)
+    open_demo(page)
+    stage(page, "Pages")
+    page.locator("[data-row]").first.wait_for()
+    before = rows(page)
+    page.keyboard.press("?")
+    expect(page.get_by_role("dialog", name="Keys")).to_contain_text("Alt+↑, Alt+↓")
+    assert violations(page) == []
+    page.keyboard.press("Escape")
+    page.locator("[data-row] .section-row").nth(2).focus()
+    page.keyboard.press("Alt+ArrowUp")
+    expect(page.locator("[data-row] .section-row b").nth(1)).to_have_text(before[2])
+    settled(page)
+    page.keyboard.press("h")  # what has the focus is moved along
+    expect(page.locator("[data-row] .section-row b").nth(1)).to_contain_text("hidden")
+    settled(page)
+    page.keyboard.press("a")
+    dialog = page.get_by_role("dialog", name=re.compile("^Add a section"))
+    expect(dialog.get_by_label("What is it needed for?")).to_be_focused()
+    page.keyboard.type("newsletter")
+    expect(dialog.locator(".add-offer").first).to_be_visible()
+    page.keyboard.press("Tab")
+    page.keyboard.press("Tab")
+    for _ in range(4):
+        if page.evaluate("document.activeElement.className") == "add-offer":
+            break
+        page.keyboard.press("Tab")
+    page.keyboard.press("Enter")
+    expect(dialog).to_be_hidden()
+    expect(page.locator("[data-row] .section-row b").nth(2)).to_have_text("Sign-up")
+    settled(page)
+    for _ in range(3):
+        page.keyboard.press("Control+z")
+        settled(page)
+    expect(page.locator("[data-row]")).to_have_count(len(before))
+    expect(page.locator("[data-row] .section-row b").nth(2)).to_have_text(before[2])
+    assert rows(page) == before
+    page.context.close()
+    assert said == []
