@@ -1,21 +1,25 @@
-"""Writes the JSON Schemas of docs/formats.md to docs/schemas; with --check, tells whether they are as committed."""
+"""Writes the JSON Schemas of docs/formats.md to docs/schemas, and docs/instructions.md from the grammar; with --check, tells whether they are as committed."""
 
 import json
 import sys
 from pathlib import Path
 
+from formulon.core.asking.reader import described
 from formulon.core.formats.schemas import schemas
 
-FOLDER = Path(__file__).resolve().parent.parent / "docs" / "schemas"
+DOCS = Path(__file__).resolve().parent.parent / "docs"
 
 
 def main() -> int:
     stale = []
-    for name, schema in schemas().items():
-        file = FOLDER / f"{name}.schema.json"
-        text = json.dumps(schema, indent=2, ensure_ascii=False) + "\n"
+    made = {
+        f"schemas/{name}.schema.json": json.dumps(schema, indent=2, ensure_ascii=False) + "\n"
+        for name, schema in schemas().items()
+    }
+    for name, text in (made | {"instructions.md": described()}).items():
+        file = DOCS / name
         if "--check" not in sys.argv:
-            FOLDER.mkdir(parents=True, exist_ok=True)
+            file.parent.mkdir(parents=True, exist_ok=True)
             file.write_text(text, encoding="utf-8")
         elif not file.exists() or file.read_text(encoding="utf-8") != text:
             stale.append(file.name)

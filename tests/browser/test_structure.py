@@ -211,3 +211,54 @@ def test_sections_are_worked_on_by_keyboard_alone(chromium: Browser, studio: str
     assert rows(page) == before
     page.context.close()
     assert said == []
+
+
+def test_a_change_is_asked_for_in_words_looked_at_taken_and_undone(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "Pages")
+    page.locator("[data-row] .section-row").nth(1).click()
+    frame = page.frame_locator(".edit-paper iframe")
+    before = frame.locator("main > [data-section]").nth(1).get_attribute("class")
+    asked = page.locator("li.open").get_by_label("Ask for a change")
+    asked.fill("on deep and another layout")
+    asked.press("Enter")
+    answer = page.locator("li.open").get_by_role("status")
+    expect(answer).to_contain_text("stands on deep.")
+    expect(answer.get_by_role("listitem").first).to_be_visible()
+    assert frame.locator("main > [data-section]").nth(1).get_attribute("class") == before, "nothing is changed yet"
+    assert violations(page) == []
+    asked.press("Enter")
+    expect(frame.locator("main > [data-section]").nth(1)).to_have_attribute("data-ground", "deep")
+    assert frame.locator("main > [data-section]").nth(1).get_attribute("class") != before
+    page.get_by_role("button", name="Undo").click()
+    expect(frame.locator("main > [data-section]").nth(1)).to_have_attribute("class", str(before))
+    # What is about a text is about the one that was worked on.
+    frame.locator(".hero [data-slot=text]").click()
+    about = page.locator("li.open").get_by_label("What it is about")
+    expect(about).to_have_value("text")
+    page.locator("li.open").get_by_label("Ask for a change").fill("wormer")
+    page.keyboard.press("Enter")
+    expect(page.locator("li.open").get_by_role("status")).to_contain_text("is not understood")
+    page.locator("li.open").get_by_role("status").get_by_role("button", name="shorter").click()
+    expect(page.locator("li.open").get_by_role("status")).not_to_contain_text("not understood")
+
+
+def test_what_is_asked_to_fit_so_many_lines_fits_when_chromium_lays_it_out(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "Pages")
+    frame = page.frame_locator(".edit-paper iframe")
+    text = frame.locator(".hero [data-slot=text]")
+    text.click()
+    asked = page.locator("li.open").get_by_label("Ask for a change")
+    for count in (4, 3, 2):
+        asked.fill(f"in {count} lines")
+        asked.press("Enter")
+        answer = page.locator("li.open").get_by_role("status")
+        expect(answer).not_to_be_empty()
+        if not answer.get_by_role("button", name="Do it").count():
+            continue
+        words = str(text.inner_text())
+        asked.press("Enter")
+        expect(text).not_to_have_text(words)
+        lines = text.evaluate("e => Math.round(e.getBoundingClientRect().height / parseFloat(getComputedStyle(e).lineHeight))")
+        assert lines <= count

@@ -28,6 +28,7 @@ PATHS = [
     ("get", "/preflight"),
     ("post", "/preflight/fixes"),
     ("post", "/structure"),
+    ("post", "/instructions"),
     ("get", "/additions/text"),
     ("post", "/marks"),
     ("post", "/releases"),

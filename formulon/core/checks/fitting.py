@@ -54,9 +54,10 @@ def fitting(site: Site, system: System, facts: Iterable[Fact]) -> list[StepFit]:
             by_step[fact.step].append(fact)
     made = []
     for step in STEPS:
-        runs = sorted(by_step[step], key=lambda run: (-run.lines[PHONE], -len(run.text)))
+        runs = sorted(by_step[step], key=lambda run: (-run.lines.get(PHONE, 0), -len(run.text)))
         if runs:
-            counts = {width: _counts(run.lines[width] for run in runs) for width in runs[0].fits}
+            widths = sorted({width for run in runs for width in run.fits})  # sections may not be shown at some
+            counts = {width: _counts(run.lines[width] for run in runs if width in run.lines) for width in widths}
             most = largest(site, system, step) if step in HEADINGS else 0.0
             made.append(StepFit(step, tuple(map(_text, _distinct(runs))), counts, most))
     return made

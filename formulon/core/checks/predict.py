@@ -202,7 +202,8 @@ class Prediction:
         place = PagePlace(page.id, section.id, "")
         layout = section.declared
         held = section.content.get(layout.collection[0]) if layout.collection else ()
-        foot = self.foot(section) if page.sections and section.id == page.sections[0].id else 0.0
+        first = next((one.id for one in page.sections if "phone" not in one.hidden_on), "")
+        foot = self.foot(section) if section.id == first else 0.0
         yield SectionHead(
             place, section.kind, section.layout, section.ground, section.kind in FRAME, len(held or ()), rows_of(section), foot
         )

@@ -192,7 +192,8 @@ def ink_areas(system: System, facts: Iterable[Fact], width: int) -> dict[str, fl
     for fact in facts:
         if isinstance(fact, TextRun) and fact.scheme == system.schemes[0] and not fact.ink.endswith(("/hover", "/pressed")):
             family = system.steps[fact.step].family
-            made[f"ground/{fact.ground}/{fact.ink}"] += ink_area(family, fact.weight, fact.text) * fact.sizes[width] ** 2
+            size = fact.sizes.get(width, 0.0)  # 0 where it is not shown
+            made[f"ground/{fact.ground}/{fact.ink}"] += ink_area(family, fact.weight, fact.text) * size**2
     return dict(made)
 
 

@@ -1,8 +1,11 @@
 """Planning anew around decisions: what nobody has touched follows the brief; what was edited or locked stays. Pure."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
+from formulon.core.site.catalogue import CATALOGUE
+from formulon.core.site.composing.described import described
+from formulon.core.site.composition import OWN, read
 from formulon.core.site.documents import kind_of, page_of
 
 Body = dict[str, Any]
@@ -11,13 +14,15 @@ Bodies = dict[str, Body]
 
 @dataclass(frozen=True, slots=True)
 class Difference:
-    """One thing that planning anew changes: where, what it is now and what it becomes. Empty where there is none."""
+    """One thing that a change changes: where, what it is now and what it becomes; empty where there is none. `named` is what people
+    call the section."""
 
     page: str
     section: str
     slot: str
     before: str
     after: str
+    named: str = ""
 
 
 def replanned(base: Bodies, mine: Bodies, new: Bodies) -> Bodies:
@@ -126,6 +131,7 @@ def _page_differences(title: str, old: Body, new: Body) -> list[Difference]:
         if old.get(key) != new.get(key)
     ]
     before, after = _sections(old), _sections(new)
+    named = {key: _called(one) for key, one in (before | after).items()}
     for key in [*after, *(one for one in before if one not in after)]:
         first, second = before.get(key), after.get(key)
         if first is None or second is None:
@@ -138,10 +144,36 @@ def _page_differences(title: str, old: Body, new: Body) -> list[Difference]:
                 found.append(
                     Difference(title, key, slot, _words(first["content"].get(slot)), _words(second["content"].get(slot)))
                 )
-        for part in ("layout", "ground"):
+        for part in ("kind", "layout", "ground"):
             if first[part] != second[part]:
-                found.append(Difference(title, key, part, first[part], second[part]))
-    return found
+                found.append(Difference(title, key, part, _part(first, part), _part(second, part)))
+        for part in ("hidden", "parked", "departs", "locked"):
+            if first.get(part, False) != second.get(part, False):
+                found.append(Difference(title, key, part, *("yes" if one.get(part) else "no" for one in (first, second))))
+        if first.get("hidden_on", []) != second.get("hidden_on", []):
+            found.append(
+                Difference(title, key, "not shown on", *(", ".join(one.get("hidden_on", [])) for one in (first, second)))
+            )
+    order = [[key for key in state if key in before and key in after] for state in (before, after)]
+    if order[0] != order[1]:
+        found.append(Difference(title, "", "order", *(" · ".join(named[key] for key in keys) for keys in order)))
+    return [replace(one, named=named.get(one.section, "")) for one in found]
+
+
+def _called(section: Body) -> str:
+    """What people call a section: its kind."""
+    kind = CATALOGUE.get(section["kind"])
+    return kind.label if kind else str(section["kind"])
+
+
+def _part(section: Body, part: str) -> str:
+    """A part of a section in words: kinds and layouts by what they are called, those of one's own by what stands where."""
+    kind, value = CATALOGUE.get(section["kind"]), str(section[part])
+    if kind is None or part == "ground":
+        return value
+    if part == "kind":
+        return kind.label
+    return described(kind, read(value)) if value.startswith(OWN) else kind.layouts[value].label
 
 
 def _sections(body: Body) -> dict[str, Body]:

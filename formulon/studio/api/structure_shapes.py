@@ -4,7 +4,9 @@ from typing import Any
 
 from pydantic import Field
 
-from formulon.core.site.structure import Lead, Operation
+from formulon.core.site.replan import Difference
+from formulon.core.site.structure import Operation
+from formulon.core.site.structure.leads import Lead
 from formulon.studio.api.shapes import Shape
 
 
@@ -45,3 +47,25 @@ class Additions(Shape):
 
     offers: list[OfferCard]
     html: str
+
+
+class InstructionRequest(Shape):
+    """A few words about a page, one of its sections, or one text of that."""
+
+    text: str = Field(max_length=500)
+    page: str
+    section: str = ""
+    slot: str = ""
+
+
+class Answered(Shape):
+    """What an instruction comes to; without changes, why there are none, with instructions that are near."""
+
+    said: str
+    label: str
+    changes: list[ChangeCard]
+    differences: list[Difference]
+    leads: list[Lead]
+    page: str
+    section: str
+    suggestions: list[str]

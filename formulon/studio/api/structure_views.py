@@ -10,7 +10,7 @@ from formulon.studio.api import shapes, structure_shapes
 from formulon.studio.api.access import brand_of
 from formulon.studio.api.base import View, answer
 from formulon.studio.api.views import SCHEME, previewed
-from formulon.studio.services import structure
+from formulon.studio.services import asking, structure
 
 
 class StructureView(View):
@@ -51,3 +51,24 @@ class AdditionsView(View):
             for one in offers
         ]
         return answer(structure_shapes.Additions(offers=cards, html=render_page(shown, system, shown.drawn[0], preview)))
+
+
+class InstructionsView(View):
+    @extend_schema(request=structure_shapes.InstructionRequest, responses=structure_shapes.Answered)
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """What an instruction in words comes to. Nothing is stored: the changes are looked at first, and made as any other."""
+        brand = brand_of(request, brand_id)
+        wanted = structure_shapes.InstructionRequest.model_validate(request.data)
+        made = asking.asked(brand, wanted.text, wanted.page, wanted.section, wanted.slot)
+        return answer(
+            structure_shapes.Answered(
+                said=made.said,
+                label=made.label,
+                changes=[structure_shapes.ChangeCard(**one.model_dump()) for one in made.changes],
+                differences=made.differences,
+                leads=made.leads,
+                page=made.page,
+                section=made.section,
+                suggestions=made.suggestions,
+            )
+        )

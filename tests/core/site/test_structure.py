@@ -11,8 +11,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from pydantic import TypeAdapter
 
+from formulon.core.checks.fitting import fitting
 from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.predict import predict
+from formulon.core.checks.reach import ink_areas, reach
+from formulon.core.checks.runner import check, check_site
 from formulon.core.errors import ChangeError
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply, edited, pointer
@@ -109,7 +112,9 @@ def test_any_order_of_operations_keeps_a_whole_site_whose_links_lead_somewhere(d
         done.append((site, after))
         site = after
     files = render(site, site.system())
-    assert {site.file_name(page) for page in site.pages} <= files.keys() and list(predict(site, site.system()))
+    assert {site.file_name(page) for page in site.pages} <= files.keys()
+    facts = predict(site, site.system())
+    assert check(facts, site.system()).counts and fitting(site, site.system(), facts) and reach(site, site.system(), facts)
     # Undo and redo: the patches that the history keeps lead there and back again.
     for before, after in reversed(done):
         one, two = documents(before), documents(after)
@@ -280,3 +285,26 @@ def test_addresses_that_pages_had_lead_on_through_renaming_reordering_and_remova
     only = planned("clinic")
     with pytest.raises(ChangeError, match="at least one page"):
         do(only, {"do": "remove_page", "page": only.pages[0].id})
+
+
+@pytest.mark.parametrize(
+    "off", [["phone"], ["tablet"], ["desktop"], ["phone", "tablet"], ["phone", "desktop"], ["tablet", "desktop"]]
+)
+def test_what_some_widths_do_not_show_is_checked_measured_and_painted_at_the_others(off: list[str]) -> None:
+    for name in sorted(BRANDS):
+        site = planned(name)
+        asked = [
+            {"do": "widths", "page": page.id, "section": one.id, "hidden_on": off}
+            for page in site.pages
+            for one in page.sections
+        ]
+        made = do(site, *asked)
+        report, facts = check_site(made, most=0), predict(made, made.system())
+        assert report.counts and reach(made, made.system(), facts) is not None and fitting(made, made.system(), facts)
+        assert ink_areas(made.system(), facts, 1280)
+        widths = {"phone": 360, "tablet": 768}
+        hidden = {widths[one] for one in off if one in widths} | ({1280, 1920} if "desktop" in off else set())
+        frame = ("header", "footer")
+        assert not {one.width for one in report.findings if one.section not in frame} & hidden, (
+            "nothing is found where nothing is shown"
+        )

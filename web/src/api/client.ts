@@ -24,6 +24,7 @@ export type ReadColors = Schemas['ReadColors'];
 export type Overlay = Schemas['Overlay'];
 export type Focus = Schemas['Focus'];
 export type Arranged = Schemas['Arranged'];
+export type Answered = Schemas['Answered'];
 export type Offer = Schemas['OfferCard'];
 export type MenuItem = Schemas['MenuItem'];
 type Loose<Union> = Union extends unknown

@@ -262,6 +262,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/instructions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What an instruction in words comes to. Nothing is stored: the changes are looked at first, and made as any other. */
+        post: operations["brands_instructions_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/logo": {
         parameters: {
             query?: never;
@@ -1037,6 +1054,28 @@ export interface components {
             seed: number;
         };
         /**
+         * Answered
+         * @description What an instruction comes to; without changes, why there are none, with instructions that are near.
+         */
+        Answered: {
+            /** Said */
+            said: string;
+            /** Label */
+            label: string;
+            /** Changes */
+            changes: components["schemas"]["ChangeCard"][];
+            /** Differences */
+            differences: components["schemas"]["Difference"][];
+            /** Leads */
+            leads: components["schemas"]["Lead"][];
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Suggestions */
+            suggestions: string[];
+        };
+        /**
          * Arranged
          * @description What operations come to: the changes, what led to what they take away, and which page and section are to be open then.
          */
@@ -1761,7 +1800,8 @@ export interface components {
         };
         /**
          * Difference
-         * @description One thing that planning anew changes: where, what it is now and what it becomes. Empty where there is none.
+         * @description One thing that a change changes: where, what it is now and what it becomes; empty where there is none. `named` is what people
+         *     call the section.
          */
         Difference: {
             /** Page */
@@ -1774,6 +1814,11 @@ export interface components {
             before: string;
             /** After */
             after: string;
+            /**
+             * Named
+             * @default
+             */
+            named: string;
         };
         /** DraftRequest */
         DraftRequestRequest: {
@@ -2395,6 +2440,26 @@ export interface components {
             ink: string;
             /** Count */
             count: number;
+        };
+        /**
+         * InstructionRequest
+         * @description A few words about a page, one of its sections, or one text of that.
+         */
+        InstructionRequestRequest: {
+            /** Text */
+            text: string;
+            /** Page */
+            page: string;
+            /**
+             * Section
+             * @default
+             */
+            section: string;
+            /**
+             * Slot
+             * @default
+             */
+            slot: string;
         };
         /** KindCard */
         KindCard: {
@@ -4963,6 +5028,31 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": string;
+                };
+            };
+        };
+    };
+    brands_instructions_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstructionRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Answered"];
                 };
             };
         };

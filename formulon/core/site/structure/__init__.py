@@ -7,12 +7,12 @@ from pydantic import ValidationError
 
 from formulon.core.errors import ChangeError
 from formulon.core.site.changes import Change, explain
-from formulon.core.site.documents import Bodies, Body, documents, page_document, planned
+from formulon.core.site.documents import Bodies, Body, documents
 from formulon.core.site.patches import difference
 from formulon.core.site.site import Site
 from formulon.core.site.structure import pages, sections
 from formulon.core.site.structure.leads import Lead, leads, led_elsewhere
-from formulon.core.site.structure.operations import Copy, Move, Operation, PageOperation, RemovePage, TakeOut
+from formulon.core.site.structure.operations import Move, Operation, PageOperation, RemovePage, TakeOut
 from formulon.core.site.structure.sections import Work
 
 
@@ -36,7 +36,7 @@ def arranged(site: Site, operations: Sequence[Operation]) -> Arranged:
         led += _done(work, operation, site)
         labels.append(work.label)
     try:
-        changes = list(_changes(before, work.bodies))
+        changes = list(changes_between(before, work.bodies))
     except ValidationError as error:
         raise ChangeError(explain(error)) from error
     label = labels[0] if len(labels) == 1 else "; ".join(dict.fromkeys(labels))
@@ -70,7 +70,7 @@ def _lead(work: Work, page: str, section: str, to: str) -> None:
     work.bodies |= led_elsewhere(work.bodies, page, section, lambda *_: to)
 
 
-def _changes(before: Bodies, after: dict[str, Body]) -> "list[Change]":
+def changes_between(before: Bodies, after: dict[str, Body]) -> list[Change]:
     """The changes from one state of the documents to another: pages that are new or gone are made and taken away whole."""
     made = []
     for name in [*before, *(one for one in after if one not in before)]:
@@ -83,4 +83,4 @@ def _changes(before: Bodies, after: dict[str, Body]) -> "list[Change]":
     return made
 
 
-__all__ = ["Arranged", "Copy", "Lead", "Operation", "arranged", "leads", "page_document", "planned"]
+__all__ = ["Arranged", "Operation", "arranged", "changes_between"]

@@ -10,7 +10,8 @@ export type EditPageProps = {
   page: Page;
   rows: Row[];
   selected: string;
-  choose: (section: string) => void;
+  /** Called with the section that is worked on, and the slot of its text. */
+  choose: (section: string, text?: string) => void;
   /** Called with the document of the page that is shown. */
   onPaper: (document: Document) => void;
 };
@@ -66,7 +67,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       const nodes = Array.from(element.childNodes, (node) => node.cloneNode(true));
       before.set(element, { text: writtenIn(element).trim(), nodes });
       const row = find(element);
-      if (row) now.current.choose(row.id);
+      if (row) now.current.choose(row.id, element.dataset['slot']);
     };
     const blur = (event: FocusEvent) => {
       const element = event.target as HTMLElement;

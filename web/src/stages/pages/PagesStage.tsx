@@ -8,7 +8,7 @@ import { PlanAgain } from './PlanAgain';
 import { SectionPanel } from './SectionPanel';
 
 /** Which section is worked on: "header" and "footer" are those of all pages. */
-export type Where = { page: string; section: string };
+export type Where = { page: string; section: string; text?: string };
 
 /** Stage 3: pages and sections, edited on the page itself, or seen all at once. */
 export function PagesStage() {
@@ -61,6 +61,7 @@ export function PagesStage() {
           choose={(section, on) => setWhere({ page: on ?? page.body.id, section })}
           change={change}
           disabled={!canWrite}
+          text={where.text ?? ''}
           paper={() => paper.current}
         />
         <PlanAgain />
@@ -86,7 +87,7 @@ export function PagesStage() {
             rows={rows}
             selected={where.section}
             onPaper={(document) => (paper.current = document)}
-            choose={(section) => setWhere({ page: page.body.id, section })}
+            choose={(section, text) => setWhere({ page: page.body.id, section, text: text ?? '' })}
           />
         ) : (
           <Sheet widths={[360, 768, 1280, 1920]} />

@@ -60,7 +60,7 @@ export function PlanAgain() {
           <ul className="differences">
             {differences.map((one, index) => (
               <li key={index}>
-                <b>{[one.page, one.section, one.slot].filter(Boolean).join(' · ')}</b>
+                <b>{[one.page, one.named, one.slot].filter(Boolean).join(' · ')}</b>
                 {one.before && <del>{one.before}</del>}
                 {one.after && <ins>{one.after}</ins>}
               </li>

@@ -5,6 +5,7 @@ import { FRAME } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
 import { Editable } from '../../parts/Editable';
 import { SECTION_GROUNDS } from '../../parts/grounds';
+import { Ask, type AskText } from './Ask';
 import { Compose } from './Compose';
 import { HeaderChoices } from './HeaderChoices';
 import { LayoutSketch } from './LayoutSketch';
@@ -12,7 +13,7 @@ import { OnPicture } from './OnPicture';
 import type { PictureValue } from './PictureSlot';
 import type { Row } from './rows';
 import { SectionActions } from './SectionActions';
-import { SlotEditors } from './SlotEditors';
+import { SlotEditors, slotsOf } from './SlotEditors';
 
 export type SectionOpenProps = {
   page: Page;
@@ -22,12 +23,21 @@ export type SectionOpenProps = {
   choose: (section: string, page?: string) => void;
   takeOut: (name: string, operation: Arrangement) => void;
   disabled: boolean;
+  /** The slot of the text that was worked on last. */
+  text: string;
   /** The page that is shown. */
   paper: () => Document | null;
 };
 
+/** The texts of a section that are written, by their slots. */
+function textsOf(row: Row, kind: Library['kinds'][number] | undefined): AskText[] {
+  return slotsOf(row, kind)
+    .filter((one) => ['text', 'rich_text'].includes(one.slot.type) && typeof one.value === 'string' && one.value)
+    .map(({ path, label }) => ({ path, label }));
+}
+
 /** What is decided of one section: its layout, its ground, its place, and what its slots hold. */
-export function SectionOpen({ page, row, kinds, change, choose, takeOut, disabled, paper }: SectionOpenProps) {
+export function SectionOpen({ page, row, kinds, change, choose, takeOut, disabled, text, paper }: SectionOpenProps) {
   const { brand, token, choices } = useShown('brand', 'token', 'choices');
   const kind = kinds.find((one) => one.id === row.section.kind);
   const name = kind?.label ?? 'Section';
@@ -57,6 +67,15 @@ export function SectionOpen({ page, row, kinds, change, choose, takeOut, disable
   const color = (ground: string) => token(`ground/${ground}/background`)?.css;
   return (
     <div className="section-open">
+      <Ask
+        key={row.id}
+        page={page.id}
+        section={row.id}
+        texts={textsOf(row, kind)}
+        text={text}
+        disabled={disabled}
+        done={(on, section) => choose(section, on)}
+      />
       <div className="layouts" role="group" aria-label="Layout">
         {kind?.layouts.map((layout) => (
           <button

@@ -5,6 +5,7 @@ import type { Bench } from '../../bench/bench';
 import { FRAME } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
 import { AddSection } from './AddSection';
+import { Ask } from './Ask';
 import { read } from './marks';
 import { PageWords } from './PageWords';
 import type { Row } from './rows';
@@ -20,6 +21,8 @@ export type SectionPanelProps = {
   choose: (section: string, page?: string) => void;
   change: Bench['change'];
   disabled: boolean;
+  /** The slot of the text that was worked on last. */
+  text?: string;
   /** The page that is shown. */
   paper: () => Document | null;
 };
@@ -33,7 +36,7 @@ function stateOf(section: Section): string {
 }
 
 /** The sections of a page from the top, in an order that can be changed; the chosen one opens with all that is decided of it. */
-export function SectionPanel({ page, rows, current, choose, change, disabled, paper }: SectionPanelProps) {
+export function SectionPanel({ page, rows, current, choose, change, disabled, text = '', paper }: SectionPanelProps) {
   const { brand, token } = useShown('brand', 'token');
   const library = useLibrary();
   const list = useRef<HTMLOListElement>(null);
@@ -120,6 +123,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
                   choose={choose}
                   takeOut={(name, operation) => void takeOut.start(name, operation)}
                   disabled={disabled}
+                  text={text}
                   paper={paper}
                 />
               )}
@@ -135,6 +139,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, pa
           >
             Add a section
           </button>
+          <Ask page={page.id} disabled={disabled} done={(on, section) => choose(section, on)} />
         </li>
         <li className="page-words">
           <PageWords page={page} change={change} disabled={disabled} />

@@ -15,7 +15,7 @@ export type SlotEditorsProps = {
 type Found = { path: string; label: string; slot: SlotCard; value: unknown };
 
 /** Every slot of a section with its value, those of items by their number. */
-function slotsOf(row: Row, kind: SlotEditorsProps['kind']): Found[] {
+export function slotsOf(row: Row, kind: SlotEditorsProps['kind']): Found[] {
   const content = row.section.content ?? {};
   return (kind?.slots ?? []).flatMap((slot): Found[] => {
     const [base = '', inner] = slot.path.split('/');

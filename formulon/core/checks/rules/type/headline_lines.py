@@ -69,5 +69,5 @@ def headline_lines(run: TextRun, options: Mapping[str, float]) -> Iterator[Verdi
         yield Verdict("glyphs-unknown", width=PHONE, values={"glyphs": run.unknown_glyphs}, outcome="cannot-tell")
     elif not run.fits:
         yield Verdict("box-unknown", width=PHONE, outcome="cannot-tell")
-    elif run.lines[PHONE] > options["most"]:
+    elif run.lines.get(PHONE, 0) > options["most"]:  # of one that phones do not show there is nothing to say
         yield Verdict("too-many", run.lines[PHONE], options["most"], "lines", PHONE)

@@ -1,0 +1,11 @@
+"""Instructions in words about a brand's site. Nothing is stored; the interface makes the changes."""
+
+from formulon.core.asking import Answered, answered
+from formulon.core.asking.reader import READER
+from formulon.studio.models import Brand
+from formulon.studio.services import sites
+
+
+def asked(brand: Brand, text: str, page: str, section: str, slot: str) -> Answered:
+    """What an instruction comes to."""
+    return answered(READER, text, sites.load(brand), page, section, slot)
