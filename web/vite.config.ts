@@ -5,6 +5,11 @@ export default defineConfig({
   base: '/static/',
   plugins: [react()],
   css: { preprocessorOptions: { scss: { quietDeps: true } } },
-  build: { sourcemap: false, assetsInlineLimit: 0 },
+  build: {
+    sourcemap: false,
+    assetsInlineLimit: 0,
+    // What is not ours changes seldom, so a browser keeps it over our releases.
+    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'libraries', test: /node_modules/ }] } } },
+  },
   test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], globals: false, css: true },
 });

@@ -7,7 +7,7 @@ import pytest
 from playwright.sync_api import Browser, Page
 
 from formulon.core.site.catalogue import CATALOGUE
-from formulon.core.site.header import names, rows
+from formulon.core.site.header import entries, rows
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.site import Page as SitePage
@@ -81,7 +81,7 @@ def test_nothing_in_a_header_meets_or_runs_over(tab: Page, tmp_path: Path, layou
 
 def test_what_is_too_much_for_a_row_unfolds_from_the_keyboard(tab: Page, tmp_path: Path) -> None:
     made = site("long", "tiers", 9)
-    shown, folded = names(made)
+    shown, folded = ([one.name for one in part] for part in entries(made))
     assert len(shown) == 6 and len(shown) + len(folded) == len(made.header_menu())
     for name, data in render(made, made.system()).items():
         (tmp_path / name).parent.mkdir(parents=True, exist_ok=True)

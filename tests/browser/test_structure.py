@@ -12,7 +12,8 @@ NEEDS = ("prices", "opening hours", "common questions", "who we are", "what othe
 
 
 def rows(page: Page) -> list[str]:
-    """The sections of the open page, from the top, with what is said of their state."""
+    """The sections of the open page, from the top, with what is said of their state, once the catalogue is there that names them."""
+    expect(page.locator("[data-row] .section-row b").filter(has_text=re.compile("^[A-Z]")).first).to_be_visible()
     return page.locator("[data-row] .section-row b").all_inner_texts()
 
 
