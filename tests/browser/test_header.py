@@ -99,6 +99,40 @@ def test_what_is_too_much_for_a_row_unfolds_from_the_keyboard(tab: Page, tmp_pat
     assert found == []
 
 
+@pytest.mark.parametrize("brand", BRANDS)
+def test_entries_of_ones_own_unfold_within_the_window_one_at_a_time(tab: Page, tmp_path: Path, brand: str) -> None:
+    for layout in CATALOGUE["header"].layouts:
+        made = site(brand, layout, 0)
+        to, mail = f"page:{made.pages[-1].id}", "mailto:korb@moorweide.example"
+        under = [{"label": label, "to": mail} for label in ("Bestandsaufnahme und Schadenskartierung", "Preise", "Öffnungszeiten")]
+        menu = [{"label": f"Eintrag {number}", "to": to, "items": under if number % 2 else []} for number in range(1, 6)]
+        made = Site.model_validate(made.model_dump() | {"frame": made.frame.model_dump() | {"menu": menu}})
+        folder = tmp_path / layout
+        for name, data in render(made, made.system()).items():
+            (folder / name).parent.mkdir(parents=True, exist_ok=True)
+            (folder / name).write_bytes(data)
+        show(tab, folder, "index.html", 1280)
+        at = rows(made, made.system())
+        for width in (360, 1024, 1280):
+            tab.set_viewport_size({"width": width, "height": 800})
+            if width < at["rows"]:
+                tab.locator(".header-menu").click()
+            entries_of = tab.locator("header .menu-more summary")
+            for number in range(entries_of.count()):
+                entries_of.nth(number).click()
+                told = (brand, layout, width, number)
+                opened = tab.locator("header details[open]")
+                assert opened.count() == 1, told
+                # The first leads where the entry itself does.
+                assert opened.locator("a").first.inner_text() == entries_of.nth(number).inner_text(), told
+                for box in (opened.locator("a").nth(one).bounding_box() for one in range(4)):
+                    assert box and box["x"] >= 0 and box["x"] + box["width"] <= width + 0.5, told
+                assert tab.evaluate("document.documentElement.scrollWidth") == width, told
+                entries_of.nth(number).click()
+            if width < at["rows"]:
+                tab.locator(".menu-close").click()
+
+
 def test_a_header_that_stays_is_at_the_top_after_scrolling_and_covers_no_target(tab: Page, tmp_path: Path) -> None:
     made = site("greek", "centre", 0)
     for name, data in render(made, made.system()).items():
