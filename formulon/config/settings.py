@@ -136,6 +136,7 @@ SPECTACULAR_SETTINGS = {
     "ENUM_NAME_OVERRIDES": {
         "SchemeEnum": ["light", "dark"],
         "SchemesOfPagesEnum": ["light", "dark", "both"],
+        "WidthClassEnum": ["phone", "tablet", "desktop"],
         "SectionGroundEnum": ["paper", "tint", "brand", "accent", "deep"],
         "StylePartEnum": "formulon.core.system.documents.choices.STYLE_PARTS",
     },

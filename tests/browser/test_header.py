@@ -104,7 +104,9 @@ def test_entries_of_ones_own_unfold_within_the_window_one_at_a_time(tab: Page, t
     for layout in CATALOGUE["header"].layouts:
         made = site(brand, layout, 0)
         to, mail = f"page:{made.pages[-1].id}", "mailto:korb@moorweide.example"
-        under = [{"label": label, "to": mail} for label in ("Bestandsaufnahme und Schadenskartierung", "Preise", "Öffnungszeiten")]
+        under = [
+            {"label": label, "to": mail} for label in ("Bestandsaufnahme und Schadenskartierung", "Preise", "Öffnungszeiten")
+        ]
         menu = [{"label": f"Eintrag {number}", "to": to, "items": under if number % 2 else []} for number in range(1, 6)]
         made = Site.model_validate(made.model_dump() | {"frame": made.frame.model_dump() | {"menu": menu}})
         folder = tmp_path / layout

@@ -263,3 +263,78 @@ def test_what_is_asked_to_fit_so_many_lines_fits_when_chromium_lays_it_out(page:
         expect(text).not_to_have_text(words)
         lines = text.evaluate("e => Math.round(e.getBoundingClientRect().height / parseFloat(getComputedStyle(e).lineHeight))")
         assert lines <= count
+
+
+def test_a_composition_of_ones_own_is_shaped_at_three_widths_kept_and_used_again(loud_page: Page, demo: str) -> None:
+    page = loud_page  # a pull that is refused is a request that is
+    open_demo(page)
+    stage(page, "Pages")
+    add(page, "text with picture")
+    expect(page.locator("li.open .section-row b")).to_have_text("Text with picture")
+    page.get_by_role("button", name="Shape the section").click()
+    parts = page.locator(".shape-part")
+    expect(parts.first).to_be_visible()
+    assert violations(page) == []
+    picture = page.get_by_role("button", name=re.compile("^Picture: columns"))
+    before = str(picture.get_attribute("aria-label"))
+    edge = page.locator(".shape-part", has=picture).locator(".shape-edge")
+    column = page.locator(".shape-columns i").nth(1).bounding_box()
+    assert column
+    for handle, by in (("end", -1), ("start", 1)):
+        box = edge.and_(page.locator(f".{handle}")).bounding_box()
+        assert box
+        y = box["y"] + box["height"] / 2
+        page.mouse.move(box["x"] + 6, y)
+        page.mouse.down()
+        page.mouse.move(box["x"] + 6 + by * column["width"] * 1.3, y, steps=4)
+        page.mouse.up()
+        settled(page)
+    frame = page.frame_locator(".edit-paper iframe")
+    expect(picture).not_to_have_attribute("aria-label", before)
+    first, last = (int(one) for one in re.findall(r"columns (\d+) to (\d+)", str(picture.get_attribute("aria-label")))[0])
+    # The part stands where the label says, to the pixel.
+    section = page.locator("li.open").get_attribute("data-row")
+    grid = frame.locator(f"[data-section='{section}'] .grid").evaluate(
+        "e => { const s = getComputedStyle(e), w = s.gridTemplateColumns.split(' ').map(parseFloat), g = parseFloat(s.columnGap);"
+        " let at = e.getBoundingClientRect().left; return w.map(one => { const r = [at, at + one]; at += one + g; return r; }); }"
+    )
+    drawn_at = frame.locator(f"[data-section='{section}'] .picture").first.evaluate(
+        "e => { const r = e.closest('.region').getBoundingClientRect(); return [r.left, r.right]; }"
+    )
+    start, end = (0 if first == 0 else grid[first][0]), (1280 if last == 13 else grid[last][1])
+    assert abs(drawn_at[0] - start) <= 1 and abs(drawn_at[1] - end) <= 1, (first, last, drawn_at)
+
+    page.get_by_role("group", name="Width of the page").get_by_role("button", name="tablet").click()
+    head = page.get_by_role("button", name=re.compile("^Headline: columns"))
+    before = str(head.get_attribute("aria-label"))
+    head.focus()
+    page.keyboard.press("Shift+ArrowLeft")
+    expect(head).not_to_have_attribute("aria-label", before)
+    page.get_by_role("group", name="Width of the page").get_by_role("button", name="phone").click()
+    small = page.get_by_role("button", name=re.compile("^Picture: (to the edges|within the margins)"))
+    before = str(small.get_attribute("aria-label"))
+    small.focus()
+    page.keyboard.press("ArrowRight")
+    expect(page.get_by_role("button", name=re.compile("^Picture: "))).not_to_have_attribute("aria-label", before)
+    # What cannot stand so is refused in a sentence.
+    page.get_by_role("group", name="Width of the page").get_by_role("button", name="desktop").click()
+    head.focus()
+    for _ in range(12):
+        page.keyboard.press("Shift+ArrowLeft")
+        page.wait_for_timeout(150)
+        settled(page)
+        if page.locator(".notices").inner_text():
+            break
+    expect(page.locator(".notices")).to_contain_text(re.compile("three columns|one column wide"))
+
+    page.locator("li.open").get_by_label("Name of this composition").fill("Window seat")
+    page.locator("li.open").get_by_role("button", name="Keep for other pages").click()
+    settled(page)
+    page.get_by_role("button", name="About", exact=True).click()
+    page.get_by_role("button", name="Add a section").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("What is it needed for?").fill("text with picture")
+    dialog.locator(".add-offer").last.click()
+    expect(dialog).to_be_hidden()
+    used = page.locator("li.open").get_by_role("group", name="Layout").get_by_role("button", name="Window seat")
+    expect(used).to_have_attribute("aria-pressed", "true")

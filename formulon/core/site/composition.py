@@ -6,7 +6,8 @@ Regions stand in reading order. Each says the slots that it holds, its columns (
 rows from 1; and, after commas, what else: `down-center`, `across-end`, `card`, `ruled`, `rise-6` (how far it overlaps what stands
 above), `3x2` (a picture's proportions; without any it fills its rows), `grow-1.5` (a headline, so many times its step where it fits), `step-h1` (a headline in another step),
 `like-ledger` (items made as those of that layout of the kind), `as-tiles` (items made in one of three plain ways: `stack`, `tiles` on
-solid cards, ruled `lines`), `by-3` (so many items in a row). `air` is the section's own space.
+solid cards, ruled `lines`), `by-3` (so many items in a row), `tab-1.6.2` (its columns and its row on a tablet, where they are others),
+`phone-edge` or `phone-inset` (a picture that on phones runs to the edges, or does not). `air` is the section's own space.
 
 Since the name is the geometry, a section can be drawn, predicted, copied and undone without anything beside it, and two sections have
 the same composition exactly where they have the same text.
@@ -24,11 +25,19 @@ from formulon.core.site.layout import COLUMNS, HEADINGS, Across, Collection, Dow
 OWN = "own:"
 MOST = 400  # characters
 _REGION = re.compile(r"([a-z_+]+)@(\d{1,2})-(\d{1,2})\.(\d)(?:-(\d))?((?:,[a-z0-9.-]+)*)")
-_FLAG = re.compile(r"(down|across|rise|grow|step|like|as|by)-([a-z0-9._-]+)|(card|ruled)|(\d{1,2})x(\d{1,2})")
+_FLAG = re.compile(r"(down|across|rise|grow|step|like|as|by|tab|phone)-([a-z0-9._-]+)|(card|ruled)|(\d{1,2})x(\d{1,2})")
 _RISES, _AIRS = ("4", "5", "6", "7"), ("6", "7", "8")
 MADE = ("stack", "tiles", "lines")  # plain ways in which items are made
-_TEXTS = {"down": "down", "across": "across", "rise": "rise", "step": "step", "like": "like", "as": "made"}
-_SHARE = {"down": ("start", "center", "end"), "across": ("center", "end"), "rise": _RISES, "as": MADE, "step": HEADINGS}
+_TABLET = re.compile(r"(\d{1,2})\.(\d{1,2})\.(\d)")
+_TEXTS = {"phone": "phone", "down": "down", "across": "across", "rise": "rise", "step": "step", "like": "like", "as": "made"}
+_SHARE = {
+    "down": ("start", "center", "end"),
+    "across": ("center", "end"),
+    "rise": _RISES,
+    "as": MADE,
+    "step": HEADINGS,
+    "phone": ("edge", "inset"),
+}
 _ABOUT = "Composed for what the section says."
 _CAP = 36.0  # em, of running text
 _ITEM, _LINE = 3, 6  # columns of an item, and of one that is a line
@@ -55,6 +64,8 @@ class Part:
     like: str = ""
     made: str = ""
     by: int = 0
+    tablet: tuple[int, int, int] | None = None  # first and last column, and row
+    phone: str = ""  # of a picture: to the edges, or not
 
     @property
     def bleeds(self) -> bool:
@@ -90,6 +101,8 @@ def _part(part: Part) -> str:
         f"like-{part.like}": part.like,
         f"as-{part.made}": part.made,
         f"by-{part.by}": part.by,
+        f"tab-{'.'.join(map(str, part.tablet or ()))}": part.tablet,
+        f"phone-{part.phone}": part.phone,
     }
     return ",".join(
         [f"{'+'.join(part.slots)}@{part.cols[0]}-{part.cols[1]}.{rows}", *(name for name, on in flags.items() if on)]
@@ -136,6 +149,11 @@ def _with(part: Part, flag: str) -> Part:
         return replace(part, ratio=(int(wide), int(high)))
     if name in _SHARE and value not in _SHARE[name]:
         raise ValueError(f"“{flag[:30]}” says nothing of a region. For “{name}” there are {', '.join(_SHARE[name])}.")
+    if name == "tab":
+        at = _TABLET.fullmatch(value)
+        if at is None or not int(at[3]):
+            raise ValueError(f"“{flag[:30]}” is no place on a tablet: first.last.row.")
+        return replace(part, tablet=(int(at[1]), int(at[2]), int(at[3])))
     if name in _TEXTS:
         return replace(part, **cast(Any, {_TEXTS[name]: value}))
     if not re.fullmatch(r"\d(\.\d)?", value):
@@ -155,7 +173,8 @@ def built(kind: Kind, composition: Composition) -> Layout:
     if _crowded(composition, kind):
         order = sorted(range(len(regions)), key=lambda index: composition.parts[index].row)
         regions = {
-            name: replace(one, tablet=_alone(one, order.index(index) + 1)) for index, (name, one) in enumerate(regions.items())
+            name: replace(one, tablet=one.tablet or _alone(one, order.index(index) + 1))
+            for index, (name, one) in enumerate(regions.items())
         }
     grow = {slot: part.grow for part in composition.parts if part.grow != 1 for slot in _headlines(kind, part)}
     steps = {slot: part.step for part in composition.parts if part.step for slot in _headlines(kind, part)}
@@ -184,17 +203,24 @@ def _region(kind: Kind, part: Part) -> Region:
         part.cols, part.row, part.rows, inset=inset, rise=part.rise, down=cast(Down, part.down), across=cast(Across, part.across),
         gap="4", ratio=part.ratio,
     )  # fmt: skip
-    edges = (0 if pictures and part.bleeds else 1, COLUMNS + 1 if pictures and part.bleeds else COLUMNS)
+    wide = bool(pictures) and (part.phone == "edge" if part.phone else part.bleeds)
     phone = Place(
-        edges if pictures and part.bleeds else None, inset=inset, rise=part.rise, across=cast(Across, part.across),
+        (0, COLUMNS + 1) if wide else None, inset=inset, rise=part.rise, across=cast(Across, part.across),
         ratio=(part.ratio or _PHONE_RATIO) if pictures else None,
     )  # fmt: skip
     caps = {name: _CAP for name, one in zip(part.slots, slots, strict=True) if one.of.set_in_type and one.step not in HEADINGS}
     items = _items(kind, part) if lists else None
     if items and part.card:
         raise ValueError("A list of items on a card of its own is none of what can be composed.")
+    tablet = None
+    if part.tablet:
+        first, last, row = part.tablet
+        if not 0 <= first <= last <= COLUMNS + 1:
+            raise ValueError(f"Columns {first} to {last} are none of the grid's.")
+        filling = (part.ratio or (16, 9)) if pictures else None
+        tablet = replace(place, cols=(first, last), row=row, rows=1, down="", ratio=filling)
     return Region(
-        part.slots, place, phone=phone, card=part.card, ruled=part.ruled, caps=caps, items=items, picture="text" if pictures else "",
+        part.slots, place, tablet=tablet, phone=phone, card=part.card, ruled=part.ruled, caps=caps, items=items, picture="text" if pictures else "",
     )  # fmt: skip
 
 

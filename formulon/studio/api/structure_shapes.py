@@ -4,6 +4,7 @@ from typing import Any
 
 from pydantic import Field
 
+from formulon.core.site.composing.shaped import PartShape
 from formulon.core.site.replan import Difference
 from formulon.core.site.structure import Operation
 from formulon.core.site.structure.leads import Lead
@@ -29,6 +30,12 @@ class Arranged(Shape):
     leads: list[Lead]
     page: str
     section: str
+
+
+class SectionParts(Shape):
+    """The parts of a section's layout that can be shaped; none where it has what cannot."""
+
+    parts: list[PartShape]
 
 
 class OfferCard(Shape):

@@ -5,12 +5,13 @@ from django.http.response import HttpResponseBase
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 
+from formulon.core.site.composing.shaped import parts_of
 from formulon.core.site.render import render_page
 from formulon.studio.api import shapes, structure_shapes
 from formulon.studio.api.access import brand_of
 from formulon.studio.api.base import View, answer
 from formulon.studio.api.views import SCHEME, previewed
-from formulon.studio.services import asking, structure
+from formulon.studio.services import asking, sites, structure
 
 
 class StructureView(View):
@@ -28,6 +29,16 @@ class StructureView(View):
                 section=made.section,
             )
         )
+
+
+class PartsView(View):
+    @extend_schema(responses={200: structure_shapes.SectionParts, 404: shapes.Problem})
+    def get(self, request: Request, brand_id: str, page_id: str, section_id: str) -> HttpResponseBase:
+        """The parts of a section's layout, and where they stand, for pulling at them."""
+        section = sites.load(brand_of(request, brand_id)).section(page_id, section_id)
+        if section is None:
+            raise Http404
+        return answer(structure_shapes.SectionParts(parts=parts_of(section.catalogue, section.layout)))
 
 
 class AdditionsView(View):

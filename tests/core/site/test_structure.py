@@ -81,6 +81,7 @@ def operation(draw: st.DrawFn, site: Site) -> dict[str, Any]:
             {"do": "bring_back", **one}, {"do": "hide", **one, "hidden": draw(st.booleans())},
             {"do": "widths", **one, "hidden_on": pick(draw, [[], ["phone"], ["desktop", "phone"]])},
             {"do": "change_kind", **one, "kind": kind, "layout": pick(draw, ["", layout])},
+            {"do": "reshape", **one, "part": draw(st.integers(0, 3)), "cols": draw(st.none() | st.just((1, 6))), "row": draw(st.none() | st.integers(1, 3))},
             {"do": "depart", **one, "ground": pick(draw, [None, "deep", "accent"]), "reason": "loud once"},
         ]  # fmt: skip
     return pick(draw, always)

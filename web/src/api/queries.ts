@@ -369,3 +369,17 @@ export function useAdditions(brandId: string, kind: string, stamp: string, schem
       ),
   });
 }
+
+/** The parts of a section's layout that can be shaped; `stamp` changes with every revision. */
+export function useParts(brandId: string, at: { page: string; section: string }, stamp: string) {
+  return useQuery({
+    queryKey: ['parts', brandId, at.page, at.section, stamp],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/parts', {
+          params: { path: { brand_id: brandId, page_id: at.page, section_id: at.section } },
+        }),
+      ),
+    placeholderData: (previous) => previous,
+  });
+}

@@ -398,6 +398,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The parts of a section's layout, and where they stand, for pulling at them. */
+        get: operations["brands_pages_sections_parts_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/palettes": {
         parameters: {
             query?: never;
@@ -1130,6 +1147,8 @@ export interface components {
             /** Second */
             second: string;
         };
+        /** @enum {unknown} */
+        BlankEnum: "";
         /** BrandCard */
         BrandCard: {
             /** Id */
@@ -2265,8 +2284,6 @@ export interface components {
         GroundEnum: "paper" | "tint" | "brand" | "accent" | "deep" | "navigation" | "footer";
         /** @enum {string} */
         GroupEnum: "colors" | "gradients" | "typefaces" | "marks" | "words" | "rules" | "measures" | "texts" | "pictures" | "other";
-        /** @enum {string} */
-        HiddenOnEnum: "phone" | "tablet" | "desktop";
         /**
          * Hide
          * @description Not drawn, at its place; or drawn again.
@@ -3287,6 +3304,35 @@ export interface components {
             copy: boolean;
         };
         /**
+         * PartShape
+         * @description A part of a layout as it can be shaped: the class of its element on the page, what it is called, and where it stands.
+         */
+        PartShape: {
+            /** Region */
+            region: string;
+            /** Label */
+            label: string;
+            /** Cols */
+            cols: [
+                number,
+                number
+            ];
+            /** Row */
+            row: number;
+            /** Rows */
+            rows: number;
+            /** Tablet */
+            tablet: [
+                number,
+                number,
+                number
+            ];
+            /** Picture */
+            picture: boolean;
+            /** Phone */
+            phone: string;
+        };
+        /**
          * PartState
          * @description A part of the style: what it is called; why no proposal changes it, empty where one may; whether it is still as it came;
          *     whether it was settled; and its share, 0–1, of what is seen of the pages, first screens counting three times.
@@ -3312,6 +3358,8 @@ export interface components {
             /** Name */
             name: string;
         };
+        /** @enum {string} */
+        PhoneEnum: "edge" | "inset";
         /** PickRequest */
         PickRequestRequest: {
             /** Value */
@@ -3669,6 +3717,47 @@ export interface components {
              */
             role: string;
         };
+        /**
+         * Reshape
+         * @description A part of its layout in other columns or another row in a class of widths; on phones a picture to the edges or not. By the place of
+         *     the part in the layout. 0 and 13 are the edges of the viewport.
+         */
+        Reshape: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "reshape";
+            /** Part */
+            part: number;
+            /**
+             * Width
+             * @default desktop
+             */
+            width: components["schemas"]["WidthClassEnum"];
+            /**
+             * Cols
+             * @default null
+             */
+            cols: [
+                number,
+                number
+            ] | null;
+            /**
+             * Row
+             * @default null
+             */
+            row: number | null;
+            /**
+             * Phone
+             * @default
+             */
+            phone: components["schemas"]["PhoneEnum"] | components["schemas"]["BlankEnum"];
+        };
         /** Resolved */
         Resolved: {
             /** Schemes */
@@ -3932,7 +4021,7 @@ export interface components {
              * Hidden On
              * @description Widths at which it is not shown.
              */
-            hidden_on?: components["schemas"]["HiddenOnEnum"][];
+            hidden_on?: components["schemas"]["WidthClassEnum"][];
             /**
              * Reason
              * @description Why it departs from the system.
@@ -3949,6 +4038,14 @@ export interface components {
         };
         /** @enum {string} */
         SectionGroundEnum: "paper" | "tint" | "brand" | "accent" | "deep";
+        /**
+         * SectionParts
+         * @description The parts of a section's layout that can be shaped; none where it has what cannot.
+         */
+        SectionParts: {
+            /** Parts */
+            parts: components["schemas"]["PartShape"][];
+        };
         /** Session */
         Session: {
             person: components["schemas"]["Person"] | null;
@@ -4129,7 +4226,7 @@ export interface components {
          */
         StructureRequestRequest: {
             /** Operations */
-            operations: (components["schemas"]["Add"] | components["schemas"]["Move"] | components["schemas"]["Duplicate"] | components["schemas"]["Copy"] | components["schemas"]["TakeOut"] | components["schemas"]["Park"] | components["schemas"]["BringBack"] | components["schemas"]["Hide"] | components["schemas"]["Widths"] | components["schemas"]["ChangeKind"] | components["schemas"]["Depart"] | components["schemas"]["AddPage"] | components["schemas"]["RenamePage"] | components["schemas"]["MovePage"] | components["schemas"]["DuplicatePage"] | components["schemas"]["RemovePage"])[];
+            operations: (components["schemas"]["Add"] | components["schemas"]["Move"] | components["schemas"]["Duplicate"] | components["schemas"]["Copy"] | components["schemas"]["TakeOut"] | components["schemas"]["Park"] | components["schemas"]["BringBack"] | components["schemas"]["Hide"] | components["schemas"]["Widths"] | components["schemas"]["ChangeKind"] | components["schemas"]["Depart"] | components["schemas"]["Reshape"] | components["schemas"]["AddPage"] | components["schemas"]["RenamePage"] | components["schemas"]["MovePage"] | components["schemas"]["DuplicatePage"] | components["schemas"]["RemovePage"])[];
         };
         /**
          * StyleCard
@@ -4401,6 +4498,8 @@ export interface components {
         };
         /** @enum {string} */
         WhatEnum: "heading" | "text" | "picture" | "card" | "button" | "line" | "drawing";
+        /** @enum {string} */
+        WidthClassEnum: "phone" | "tablet" | "desktop";
         /**
          * Widths
          * @description The classes of widths that do not show it.
@@ -4416,7 +4515,7 @@ export interface components {
              */
             do: "widths";
             /** Hidden On */
-            hidden_on?: components["schemas"]["HiddenOnEnum"][];
+            hidden_on?: components["schemas"]["WidthClassEnum"][];
         };
         /**
          * Without
@@ -5274,6 +5373,37 @@ export interface operations {
                 };
             };
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_pages_sections_parts_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                page_id: string;
+                section_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionParts"];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

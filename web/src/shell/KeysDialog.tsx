@@ -26,6 +26,15 @@ const KEYS: { where: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    where: 'On a part of a section that is shaped',
+    keys: [
+      ['← →', 'moves it by a column; on phones a picture to the edges or back'],
+      ['Alt+← →', 'pulls its first edge'],
+      ['Shift+← →', 'pulls its last edge'],
+      ['↑ ↓', 'moves it to another row'],
+    ],
+  },
+  {
     where: 'In a text on the page',
     keys: [
       ['Enter', 'stores it'],
@@ -44,7 +53,7 @@ export function KeysDialog({ close }: { close: () => void }) {
           Keys
         </Modal.Title>
       </Modal.Header>
-      <Modal.Body className="keys">
+      <Modal.Body className="keys" tabIndex={0}>
         {KEYS.map((part) => (
           <section key={part.where}>
             <h3>{part.where}</h3>

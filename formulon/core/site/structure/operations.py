@@ -109,6 +109,18 @@ class Depart(OnSection):
     reason: str = Field(default="", max_length=200)
 
 
+class Reshape(OnSection):
+    """A part of its layout in other columns or another row in a class of widths; on phones a picture to the edges or not. By the place of
+    the part in the layout. 0 and 13 are the edges of the viewport."""
+
+    do: Literal["reshape"] = "reshape"
+    part: int = Field(ge=0, le=20)
+    width: Width = "desktop"
+    cols: tuple[int, int] | None = None
+    row: int | None = Field(default=None, ge=1, le=9)
+    phone: Literal["", "edge", "inset"] = ""
+
+
 class AddPage(Asked):
     """A page by its purpose, a name that a language has for pages or any other, with what the brief knows for it."""
 
@@ -149,6 +161,6 @@ class RemovePage(Asked):
     lead_to: Destination = ""
 
 
-SectionOperation = Add | Move | Duplicate | Copy | TakeOut | Park | BringBack | Hide | Widths | ChangeKind | Depart
+SectionOperation = Add | Move | Duplicate | Copy | TakeOut | Park | BringBack | Hide | Widths | ChangeKind | Depart | Reshape
 PageOperation = AddPage | RenamePage | MovePage | DuplicatePage | RemovePage
 Operation = Annotated[SectionOperation | PageOperation, Field(discriminator="do")]

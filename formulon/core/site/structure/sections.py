@@ -5,6 +5,7 @@ from typing import Any
 
 from formulon.core.errors import ChangeError
 from formulon.core.site.catalogue import CATALOGUE, layout_of
+from formulon.core.site.composing.shaped import shaped
 from formulon.core.site.documents import Bodies, Body, page_document
 from formulon.core.site.kind import Kind
 from formulon.core.site.site import FRAME, Section
@@ -19,6 +20,7 @@ from formulon.core.site.structure.operations import (
     Move,
     OnSection,
     Park,
+    Reshape,
     SectionOperation,
     TakeOut,
     Widths,
@@ -103,7 +105,7 @@ class _At:
         self.work.done(label, self.page, section)
 
 
-def _changed(found: _At, operation: Hide | Widths | Depart | ChangeKind) -> tuple[Body, str]:
+def _changed(found: _At, operation: Hide | Widths | Depart | ChangeKind | Reshape) -> tuple[Body, str]:
     """What differs of a section, and how that is called after its name."""
     if isinstance(operation, Hide):
         return {"hidden": operation.hidden}, f"hidden on {found.on}" if operation.hidden else f"shown again on {found.on}"
@@ -114,6 +116,10 @@ def _changed(found: _At, operation: Hide | Widths | Depart | ChangeKind) -> tupl
         if operation.ground is None:
             return {"departs": False, "reason": ""}, "in the rhythm of the site again"
         return {"departs": True, "ground": operation.ground, "reason": operation.reason}, f"on {operation.ground}"
+    if isinstance(operation, Reshape):
+        kind, at = CATALOGUE[found.one["kind"]], operation
+        layout = shaped(kind, found.one["layout"], at.part, at.width, at.cols, at.row, at.phone)
+        return {"layout": layout}, f"shaped on {found.on}"
     if operation.kind not in CATALOGUE or operation.kind in FRAME:
         raise ChangeError("There is no such kind of section.")
     try:

@@ -3,6 +3,8 @@ import { pointer, type Page } from '../../api/client';
 import { PageFrame } from '../../sheet/PageFrame';
 import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
 import { useActions, useShown } from '../../bench/useBench';
+import { FRAME } from '../../bench/documents';
+import { ShapeLayer } from './ShapeLayer';
 import { emphasise, read, storedText, written as writtenIn } from './marks';
 import { slotParts, slotValue, type Row } from './rows';
 
@@ -23,6 +25,10 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
   const { change, report } = useActions();
   const [width, setWidth] = useState<number>(1280);
   const [room, setRoom] = useState(0);
+  const [shaping, setShaping] = useState(false);
+  const own = rows.find(
+    (row) => row.id === selected && row.document !== FRAME && !row.section.hidden && !row.section.parked,
+  );
   const box = useRef<HTMLDivElement>(null);
   const [frame, setFrame] = useState<{ document: Document; swap: number } | null>(null);
   const now = useRef({ rows, change, choose, report, onPaper });
@@ -156,6 +162,16 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
             {WIDTH_NAMES[one]}
           </button>
         ))}
+        <button
+          type="button"
+          className="width-toggle edit-shape"
+          aria-pressed={shaping}
+          disabled={!own}
+          title={own ? 'Pull its parts to other columns and rows' : 'Choose a section first'}
+          onClick={() => setShaping(!shaping)}
+        >
+          Shape the section
+        </button>
         <span className="soft">Ctrl I stresses selected words, Ctrl B makes them strong</span>
       </div>
       <div
@@ -169,6 +185,17 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
           <div className="edit-paper" style={{ width: shown }}>
             <PageFrame key={width} pageId={page.id} width={width} shown={shown} onDocument={onDocument} focusable />
             <div className="edit-frame" ref={marker} aria-hidden="true" hidden />
+            {shaping && own && frame && (
+              <ShapeLayer
+                key={`${own.id} ${width}`}
+                page={page.id}
+                section={own.id}
+                paper={frame.document}
+                width={width}
+                scale={shown / width}
+                drawn={frame.swap}
+              />
+            )}
           </div>
         )}
       </div>

@@ -14,7 +14,8 @@ export function useStructure() {
         }),
       ),
     );
-  const make = (made: Arranged) => change(made.label, made.changes as Parameters<typeof change>[1]);
+  const make = (made: Arranged) =>
+    made.changes.length ? change(made.label, made.changes as Parameters<typeof change>[1]) : Promise.resolve(true);
   /** Resolves to what was done; null where it was refused, which is said. */
   const arrange = async (...operations: Arrangement[]): Promise<Arranged | null> => {
     try {
