@@ -342,3 +342,28 @@ def test_a_composition_of_ones_own_is_shaped_at_three_widths_kept_and_used_again
     expect(dialog).to_be_hidden()
     used = page.locator("li.open").get_by_role("group", name="Layout").get_by_role("button", name="Window seat")
     expect(used).to_have_attribute("aria-pressed", "true")
+
+
+def test_words_are_searched_over_the_site_and_replaced_where_that_is_wanted(page: Page, demo: str) -> None:
+    open_demo(page)
+    stage(page, "Pages")
+    page.get_by_role("button", name="Search…").click()
+    dialog = page.get_by_role("dialog", name="Search and replace")
+    dialog.get_by_label("Search for").fill("QUILLMOOR")
+    expect(dialog.get_by_role("listitem").first).to_be_visible()
+    texts = dialog.get_by_role("listitem").count()
+    assert texts > 3 and violations(page) == []
+    dialog.get_by_label("Put in its place").fill("Fennmoor")
+    dialog.get_by_role("checkbox", name=re.compile("^Replace in")).first.uncheck()
+    dialog.get_by_role("button", name=re.compile("^Replace")).click()
+    expect(dialog.get_by_role("listitem")).to_have_count(1)
+    settled(page)
+    dialog.get_by_label("Search for").fill("fennmoor")
+    expect(dialog.get_by_role("listitem")).to_have_count(texts - 1)
+    dialog.get_by_role("listitem").last.get_by_role("button").click()
+    expect(dialog).to_be_hidden()
+    page.get_by_role("button", name="Undo", exact=True).first.click()
+    settled(page)
+    page.get_by_role("button", name="Search…").click()
+    dialog.get_by_label("Search for").fill("fennmoor")
+    expect(dialog.get_by_role("status")).to_contain_text("stands nowhere")

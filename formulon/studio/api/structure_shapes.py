@@ -6,6 +6,7 @@ from pydantic import Field
 
 from formulon.core.site.composing.shaped import PartShape
 from formulon.core.site.replan import Difference
+from formulon.core.site.searching import MOST_PLACES, Occurrence
 from formulon.core.site.structure import Operation
 from formulon.core.site.structure.leads import Lead
 from formulon.studio.api.shapes import Shape
@@ -76,3 +77,20 @@ class Answered(Shape):
     page: str
     section: str
     suggestions: list[str]
+
+
+class SearchRequest(Shape):
+    """Words to be searched; with `by`, what takes their place, everywhere or only in some texts."""
+
+    words: str = Field(min_length=1, max_length=200)
+    by: str | None = Field(default=None, max_length=200)
+    only: list[tuple[str, str]] | None = Field(default=None, max_length=MOST_PLACES)
+    cases: bool = False
+    whole: bool = False
+
+
+class SearchResult(Shape):
+    """The texts in which the words stand, and the changes that put others in their place, where that was asked."""
+
+    places: list[Occurrence]
+    changes: list[ChangeCard]

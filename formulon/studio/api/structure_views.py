@@ -83,3 +83,17 @@ class InstructionsView(View):
                 suggestions=made.suggestions,
             )
         )
+
+
+class SearchView(View):
+    @extend_schema(request=structure_shapes.SearchRequest, responses=structure_shapes.SearchResult)
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """Where words stand on the site, and what would put others in their place. Nothing is stored."""
+        brand = brand_of(request, brand_id)
+        wanted = structure_shapes.SearchRequest.model_validate(request.data)
+        places, changes = structure.searched(brand, wanted.words, wanted.by, wanted.only, wanted.cases, wanted.whole)
+        return answer(
+            structure_shapes.SearchResult(
+                places=places, changes=[structure_shapes.ChangeCard(**one.model_dump()) for one in changes]
+            )
+        )

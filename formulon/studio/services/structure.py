@@ -2,6 +2,8 @@
 
 from collections.abc import Sequence
 
+from formulon.core.site.changes import Change
+from formulon.core.site.searching import Occurrence, replaced, search
 from formulon.core.site.site import Site
 from formulon.core.site.structure import Arranged, Operation, arranged
 from formulon.core.site.structure.offered import Offer, offers, shown
@@ -21,3 +23,12 @@ def additions(site: Site, kind: str) -> tuple[list[Offer], Site] | None:
     except KeyError:
         return None
     return made, shown(site, made)
+
+
+def searched(
+    brand: Brand, words: str, by: str | None, only: Sequence[tuple[str, str]] | None, cases: bool, whole: bool
+) -> tuple[list[Occurrence], list[Change]]:
+    """Where words stand on a brand's site, and, with `by`, the changes that put others in their place."""
+    site = sites.load(brand)
+    changes = [] if by is None else replaced(site, words, by, None if only is None else set(only), cases, whole)
+    return search(site, words, cases, whole), changes

@@ -25,6 +25,7 @@ export type Overlay = Schemas['Overlay'];
 export type Focus = Schemas['Focus'];
 export type Arranged = Schemas['Arranged'];
 export type Answered = Schemas['Answered'];
+export type Occurrence = Schemas['Occurrence'];
 export type Offer = Schemas['OfferCard'];
 export type MenuItem = Schemas['MenuItem'];
 type Loose<Union> = Union extends unknown

@@ -383,3 +383,19 @@ export function useParts(brandId: string, at: { page: string; section: string },
     placeholderData: (previous) => previous,
   });
 }
+
+/** Where words stand on the site; `stamp` changes with every revision. */
+export function useSearch(brandId: string, asked: { words: string; cases: boolean; whole: boolean }, stamp: string) {
+  return useQuery({
+    queryKey: ['search', brandId, asked, stamp],
+    queryFn: () =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/search', {
+          params: { path: { brand_id: brandId } },
+          body: { ...asked, by: null, only: null },
+        }),
+      ),
+    enabled: asked.words.trim() !== '',
+    placeholderData: (previous) => previous,
+  });
+}

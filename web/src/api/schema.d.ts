@@ -603,6 +603,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Where words stand on the site, and what would put others in their place. Nothing is stored. */
+        post: operations["brands_search_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/sources": {
         parameters: {
             query?: never;
@@ -2934,6 +2951,31 @@ export interface components {
             new: string;
         };
         /**
+         * Occurrence
+         * @description A text in which the words stand: its document and its place there, where that is for people, and the first match with what stands
+         *     around it; and how often the words stand in it.
+         */
+        Occurrence: {
+            /** Document */
+            document: string;
+            /** Path */
+            path: string;
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Label */
+            label: string;
+            /** Before */
+            before: string;
+            /** Match */
+            match: string;
+            /** After */
+            after: string;
+            /** Count */
+            count: number;
+        };
+        /**
          * Offer
          * @description Something that the brand offers, in its own words.
          */
@@ -3955,6 +3997,47 @@ export interface components {
         SchemeEnum: "light" | "dark";
         /** @enum {string} */
         SchemesOfPagesEnum: "light" | "dark" | "both";
+        /**
+         * SearchRequest
+         * @description Words to be searched; with `by`, what takes their place, everywhere or only in some texts.
+         */
+        SearchRequestRequest: {
+            /** Words */
+            words: string;
+            /**
+             * By
+             * @default null
+             */
+            by: string | null;
+            /**
+             * Only
+             * @default null
+             */
+            only: [
+                string,
+                string
+            ][] | null;
+            /**
+             * Cases
+             * @default false
+             */
+            cases: boolean;
+            /**
+             * Whole
+             * @default false
+             */
+            whole: boolean;
+        };
+        /**
+         * SearchResult
+         * @description The texts in which the words stand, and the changes that put others in their place, where that was asked.
+         */
+        SearchResult: {
+            /** Places */
+            places: components["schemas"]["Occurrence"][];
+            /** Changes */
+            changes: components["schemas"]["ChangeCard"][];
+        };
         /**
          * Section
          * @description One section: its kind and layout out of the catalogue, its ground, and its content by slot.
@@ -5723,6 +5806,31 @@ export interface operations {
                 };
                 content: {
                     "application/zip": string;
+                };
+            };
+        };
+    };
+    brands_search_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SearchRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchResult"];
                 };
             };
         };

@@ -5,6 +5,7 @@ import { Sheet } from '../../sheet/Sheet';
 import { EditPage } from './EditPage';
 import { PagesDialog } from './PagesDialog';
 import { PlanAgain } from './PlanAgain';
+import { SearchDialog } from './SearchDialog';
 import { SectionPanel } from './SectionPanel';
 
 /** Which section is worked on: "header" and "footer" are those of all pages. */
@@ -17,6 +18,7 @@ export function PagesStage() {
   const [where, setWhere] = useState<Where>({ page: brand.pages[0]?.body.id ?? '', section: '' });
   const [view, setView] = useState<'page' | 'sheet'>('page');
   const [arranging, setArranging] = useState(false);
+  const [searching, setSearching] = useState(false);
   const paper = useRef<Document | null>(null);
   const page = brand.pages.find((one) => one.body.id === where.page) ?? brand.pages[0];
   if (!page) return null;
@@ -46,10 +48,21 @@ export function PagesStage() {
               {one.body.name}
             </button>
           ))}
-          <button type="button" className="pages-arrange" aria-haspopup="dialog" onClick={() => setArranging(true)}>
-            Pages and menu…
-          </button>
+          <span className="pages-tools">
+            <button type="button" aria-haspopup="dialog" onClick={() => setArranging(true)}>
+              Pages and menu…
+            </button>
+            <button type="button" aria-haspopup="dialog" onClick={() => setSearching(true)}>
+              Search…
+            </button>
+          </span>
         </div>
+        {searching && (
+          <SearchDialog
+            close={() => setSearching(false)}
+            open={(id, section) => setWhere({ page: id || page.body.id, section })}
+          />
+        )}
         {arranging && (
           <PagesDialog close={() => setArranging(false)} open={(id) => setWhere({ page: id, section: '' })} />
         )}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { columnsOf, nearestColumn } from './columns';
+import { columnsOf, nearestColumn, type Columns } from './columns';
 
 /** A grid of 14 tracks as Chromium lays one out: margins of 60, columns of 80, gaps of 20. */
 function grid(direction: 'ltr' | 'rtl' = 'ltr'): Element {
@@ -14,9 +14,15 @@ function grid(direction: 'ltr' | 'rtl' = 'ltr'): Element {
   return element;
 }
 
+function columns(direction: 'ltr' | 'rtl' = 'ltr'): Columns {
+  const found = columnsOf(grid(direction), 100);
+  if (!found) throw new Error('There are no columns.');
+  return found;
+}
+
 describe('the columns of a section', () => {
   it('are the twelve tracks between its margins, from its own edge', () => {
-    const found = columnsOf(grid(), 100)!;
+    const found = columns();
     expect(found.edges).toHaveLength(12);
     expect(found.edges[0]).toEqual({ left: 80, width: 80 });
     expect(found.edges[11]).toEqual({ left: 1180, width: 80 });
@@ -24,9 +30,10 @@ describe('the columns of a section', () => {
   });
 
   it('are mirrored in a language from right to left', () => {
-    const found = columnsOf(grid('rtl'), 100)!;
-    expect(found.edges[0]!.left).toBeGreaterThan(found.edges[11]!.left);
-    expect(nearestColumn(found, found.edges[0]!.left + 80, 'start')).toBe(1);
+    const found = columns('rtl');
+    const [first, last] = [found.edges[0]?.left ?? 0, found.edges[11]?.left ?? 0];
+    expect(first).toBeGreaterThan(last);
+    expect(nearestColumn(found, first + 80, 'start')).toBe(1);
   });
 
   it('are none where nothing is laid out in them', () => {
@@ -44,6 +51,6 @@ describe('the columns of a section', () => {
     [1262, 'end', 12],
     [1330, 'end', 13],
   ] as const)('have the edge that is nearest to %d as the %s', (x, side, column) => {
-    expect(nearestColumn(columnsOf(grid(), 100)!, x, side)).toBe(column);
+    expect(nearestColumn(columns(), x, side)).toBe(column);
   });
 });
