@@ -27,8 +27,9 @@ _TYPES = {
     "avif": "image/avif",
     "woff2": "font/woff2",
     "txt": "text/plain; charset=utf-8",
+    "xml": "application/xml; charset=utf-8",
 }
-_TEXTS = ("html", "css", "svg", "webmanifest", "txt")
+_TEXTS = ("html", "css", "svg", "webmanifest", "txt", "xml")
 _LEAST = 400  # bytes from which compressing is worth it
 _HEADERS = {
     "Content-Security-Policy": (

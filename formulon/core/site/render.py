@@ -9,7 +9,7 @@ from typing import Any, NamedTuple
 import jinja2
 from markupsafe import Markup
 
-from formulon.core.site import fonts, missing, pictures, touch_icons
+from formulon.core.site import fonts, missing, pictures, structured, touch_icons
 from formulon.core.site import motif_drawn as motif
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import item_grounds, region_ground
@@ -69,7 +69,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     css = style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site) + own
     files["tokens.css"] = minified(fonts.face_rules(site, system) + tokens_css(system, used_in(css))).encode()
     files["site.css"] = minified(css).encode()
-    files |= fonts.files(site)
+    files |= fonts.files(site) | structured.files(site)
     icon_svg = favicon(site, system)
     files["favicon.svg"] = icon_svg.encode()
     files |= touch_icons.files(site, system, icon_svg)
@@ -440,6 +440,10 @@ class View:
         """The whole address of a destination, where the site's own is known."""
         address = self.href(to)
         return address if "://" in address else self.site.frame.address and self.site.frame.address + address
+
+    def structured(self) -> Markup:
+        """What machines read of the page: a data block, which is no script."""
+        return structured.structured(self.site, self.system, self.page)
 
     def preload(self) -> list[str]:
         return fonts.preloads(self.site, self.system)
