@@ -28,6 +28,7 @@ PATHS = [
     ("get", "/preflight"),
     ("post", "/preflight/fixes"),
     ("post", "/structure"),
+    ("post", "/pages/home/sections/hero/copy"),
     ("post", "/search"),
     ("get", "/pages/home/sections/hero/parts"),
     ("post", "/instructions"),

@@ -1,6 +1,7 @@
 """Shapes of changes to the structure of a site."""
 
 from typing import Any
+from uuid import UUID
 
 from pydantic import Field
 
@@ -94,3 +95,16 @@ class SearchResult(Shape):
 
     places: list[Occurrence]
     changes: list[ChangeCard]
+
+
+class CopyRequest(Shape):
+    """The brand that a section is copied to."""
+
+    brand: UUID
+
+
+class Copied(Shape):
+    """Where a section was copied to: the brand and its page."""
+
+    brand: str
+    page: str

@@ -8,10 +8,11 @@ from rest_framework.request import Request
 from formulon.core.site.composing.shaped import parts_of
 from formulon.core.site.render import render_page
 from formulon.studio.api import shapes, structure_shapes
-from formulon.studio.api.access import brand_of
+from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import View, answer
 from formulon.studio.api.views import SCHEME, previewed
-from formulon.studio.services import asking, sites, structure
+from formulon.studio.services import asking, copying, sites, structure
+from formulon.studio.services.sites import identity_of
 
 
 class StructureView(View):
@@ -97,3 +98,14 @@ class SearchView(View):
                 places=places, changes=[structure_shapes.ChangeCard(**one.model_dump()) for one in changes]
             )
         )
+
+
+class CopyView(View):
+    @extend_schema(request=structure_shapes.CopyRequest, responses={200: structure_shapes.Copied, 404: shapes.Problem})
+    def post(self, request: Request, brand_id: str, page_id: str, section_id: str) -> HttpResponseBase:
+        """Copies a section to the end of another brand's start page. Whoever asks must be allowed to write there."""
+        brand = brand_of(request, brand_id)
+        wanted = structure_shapes.CopyRequest.model_validate(request.data)
+        other = brand_of(request, str(wanted.brand), write=True)
+        page = copying.copy_to(brand, page_id, section_id, other, user_of(request))
+        return answer(structure_shapes.Copied(brand=identity_of(other).name, page=page))

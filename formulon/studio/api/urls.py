@@ -71,6 +71,7 @@ urlpatterns = [
     path(f"{_BRAND}/search", structure_views.SearchView.as_view()),
     path(f"{_BRAND}/additions/<str:kind>", structure_views.AdditionsView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/parts", structure_views.PartsView.as_view()),
+    path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/copy", structure_views.CopyView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
     path(f"{_BRAND}/preflight/fixes", views.FixesView.as_view()),
     path(f"{_BRAND}/marks", views.MarksView.as_view()),

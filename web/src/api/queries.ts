@@ -52,8 +52,8 @@ export function useLibrary() {
   return useQuery({ queryKey: ['library'], queryFn: () => unwrap(client.GET('/api/library')) });
 }
 
-export function useBrands() {
-  return useQuery({ queryKey: ['brands'], queryFn: () => unwrap(client.GET('/api/brands')), staleTime: 0 });
+export function useBrands(enabled = true) {
+  return useQuery({ queryKey: ['brands'], queryFn: () => unwrap(client.GET('/api/brands')), staleTime: 0, enabled });
 }
 
 export function useCreateBrand() {

@@ -381,6 +381,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Copies a section to the end of another brand's start page. Whoever asks must be allowed to write there. */
+        post: operations["brands_pages_sections_copy_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/overlay": {
         parameters: {
             query?: never;
@@ -1755,6 +1772,16 @@ export interface components {
             hours: string;
         };
         /**
+         * Copied
+         * @description Where a section was copied to: the brand and its page.
+         */
+        Copied: {
+            /** Brand */
+            brand: string;
+            /** Page */
+            page: string;
+        };
+        /**
          * Copy
          * @description Once more, on another page.
          */
@@ -1775,6 +1802,17 @@ export interface components {
              * @default null
              */
             after: string | null;
+        };
+        /**
+         * CopyRequest
+         * @description The brand that a section is copied to.
+         */
+        CopyRequestRequest: {
+            /**
+             * Brand
+             * Format: uuid
+             */
+            brand: string;
         };
         /**
          * Corners
@@ -5410,6 +5448,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Compositions"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_pages_sections_copy_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                page_id: string;
+                section_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Copied"];
                 };
             };
             404: {

@@ -1,5 +1,7 @@
-import type { Arrangement, Library, Page } from '../../api/client';
-import { useShown } from '../../bench/useBench';
+import { useState } from 'react';
+import { client, unwrap, type Arrangement, type Library, type Page } from '../../api/client';
+import { useBrands } from '../../api/queries';
+import { useActions, useShown } from '../../bench/useBench';
 import { useStructure } from './structure';
 import type { Row } from './rows';
 
@@ -19,6 +21,7 @@ const WIDTHS = ['phone', 'tablet', 'desktop'] as const;
 export function SectionActions({ page, row, name, kinds, disabled, choose, takeOut }: SectionActionsProps) {
   const { brand } = useShown('brand');
   const { arrange } = useStructure();
+  const { afterChanges, report, say } = useActions();
   const section = row.section;
   const at = { page: page.id, section: row.id };
   const run = async (operation: Arrangement) => {
@@ -28,6 +31,23 @@ export function SectionActions({ page, row, name, kinds, disabled, choose, takeO
   const sections = page.sections ?? [];
   const place = sections.findIndex((one) => one.id === row.id);
   const hidden = section.hidden_on ?? [];
+  const [looking, setLooking] = useState(false);
+  const sites = (useBrands(looking).data?.brands ?? []).filter((one) => one.id !== brand.id);
+  const copyTo = async (to: string) => {
+    try {
+      const made = await afterChanges(() =>
+        unwrap(
+          client.POST('/api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/copy', {
+            params: { path: { brand_id: brand.id, page_id: page.id, section_id: row.id } },
+            body: { brand: to },
+          }),
+        ),
+      );
+      say(`${name} stands at the end of “${made.page}” of ${made.brand}.`, false);
+    } catch (problem) {
+      report(problem);
+    }
+  };
   const elsewhere = brand.pages.filter((one) => one.body.id !== page.id);
   const others = kinds
     .filter((one) => !['header', 'footer', section.kind].includes(one.id))
@@ -106,28 +126,38 @@ export function SectionActions({ page, row, name, kinds, disabled, choose, takeO
             </option>
           ))}
         </select>
-        {elsewhere.length > 0 && (
-          <select
-            aria-label={`Copy or move ${name} to another page`}
-            value=""
-            disabled={disabled}
-            onChange={(event) => {
-              const [way, to = ''] = event.target.value.split(' ');
-              void run({ do: way as 'copy' | 'move', ...at, to });
-            }}
-          >
-            <option value="">To another page…</option>
-            {(['copy', 'move'] as const).map((way) => (
-              <optgroup key={way} label={way === 'copy' ? 'Copy to' : 'Move to'}>
-                {elsewhere.map((one) => (
-                  <option key={one.body.id} value={`${way} ${one.body.id}`}>
-                    {one.body.name}
-                  </option>
-                ))}
-              </optgroup>
-            ))}
-          </select>
-        )}
+        <select
+          aria-label={`Copy or move ${name} to another page`}
+          value=""
+          disabled={disabled}
+          onFocus={() => setLooking(true)}
+          onPointerEnter={() => setLooking(true)}
+          onChange={(event) => {
+            const [way, to = ''] = event.target.value.split(' ');
+            if (way === 'site') void copyTo(to);
+            else void run({ do: way as 'copy' | 'move', ...at, to });
+          }}
+        >
+          <option value="">Copy or move to…</option>
+          {(elsewhere.length ? (['copy', 'move'] as const) : []).map((way) => (
+            <optgroup key={way} label={way === 'copy' ? 'Copy to' : 'Move to'}>
+              {elsewhere.map((one) => (
+                <option key={one.body.id} value={`${way} ${one.body.id}`}>
+                  {one.body.name}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+          {sites.length > 0 && (
+            <optgroup label="Copy to another site">
+              {sites.map((one) => (
+                <option key={one.id} value={`site ${one.id}`}>
+                  {one.name}
+                </option>
+              ))}
+            </optgroup>
+          )}
+        </select>
         <button
           type="button"
           className="quiet-action"

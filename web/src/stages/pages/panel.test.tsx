@@ -131,7 +131,10 @@ describe('the sections of a page', () => {
     const { bench } = panel(HOME, { change: vi.fn(() => Promise.resolve(false)) });
     await userEvent.click(screen.getByRole('button', { name: 'Take out' }));
     expect(bench.say).not.toHaveBeenCalled();
-    answers({ [STRUCTURE]: refused(422, 'This section is not on its page any more.') });
+    answers({
+      'GET /api/brands': { brands: [] },
+      [STRUCTURE]: refused(422, 'This section is not on its page any more.'),
+    });
     await userEvent.click(screen.getByRole('button', { name: 'Duplicate' }));
     expect(vi.mocked(bench.report).mock.calls[0]?.[0]).toHaveProperty(
       'message',
@@ -153,7 +156,10 @@ describe('the sections of a page', () => {
     ['Park, go on with a copy', { do: 'park', copy: true }],
     ['Hide', { do: 'hide', hidden: true }],
   ])('are changed as a whole: %s', async (name, operation) => {
-    const asked = answers({ [STRUCTURE]: arranged({ section: 'other', page: 'home' }) });
+    const asked = answers({
+      'GET /api/brands': { brands: [] },
+      [STRUCTURE]: arranged({ section: 'other', page: 'home' }),
+    });
     const { choose } = panel();
     await userEvent.click(screen.getByRole('button', { name }));
     expect(asked[0]?.[1]).toEqual({ operations: [{ ...operation, page: 'home', section: 'hero-1' }] });
@@ -161,7 +167,7 @@ describe('the sections of a page', () => {
   });
 
   it('are turned into another kind, copied to another page, and not shown at a width', async () => {
-    const asked = answers({ [STRUCTURE]: arranged() });
+    const asked = answers({ 'GET /api/brands': { brands: [] }, [STRUCTURE]: arranged() });
     panel(withSection({ aside: { offering: { layout: 'row' } }, hidden_on: ['tablet'] }));
     const kinds = screen.getByLabelText('Change Hero into another kind');
     expect(within(kinds).getByRole('option', { name: 'Offering (as it was)' })).toBeInTheDocument();
@@ -169,11 +175,31 @@ describe('the sections of a page', () => {
     await userEvent.selectOptions(screen.getByLabelText('Copy or move Hero to another page'), 'move kontakt');
     await userEvent.click(screen.getByLabelText('phone'));
     const at = { page: 'home', section: 'hero-1' };
-    expect(asked.map(([, body]) => (body as { operations: unknown[] }).operations[0])).toEqual([
+    expect(
+      asked.filter(([what]) => what === STRUCTURE).map(([, body]) => (body as { operations: unknown[] }).operations[0]),
+    ).toEqual([
       { do: 'change_kind', ...at, kind: 'offering' },
       { do: 'move', ...at, to: 'kontakt' },
       { do: 'widths', ...at, hidden_on: ['phone', 'tablet'] },
     ]);
+  });
+
+  it('are copied to another site', async () => {
+    const copy = 'POST /api/brands/{brand_id}/pages/{page_id}/sections/{section_id}/copy';
+    const brands = {
+      brands: [
+        { id: 'one', name: 'Weidling' },
+        { id: 'two', name: 'Moorhof' },
+      ],
+    };
+    const asked = answers({ 'GET /api/brands': brands, [copy]: { brand: 'Moorhof', page: 'Start' } });
+    const { bench } = panel();
+    screen.getByLabelText('Copy or move Hero to another page').focus();
+    await screen.findByRole('option', { name: 'Moorhof' });
+    expect(screen.queryByRole('option', { name: 'Weidling' })).toBeNull();
+    await userEvent.selectOptions(screen.getByLabelText('Copy or move Hero to another page'), 'site two');
+    expect(asked.at(-1)).toEqual([copy, { brand: 'two' }]);
+    expect(bench.say).toHaveBeenCalledWith('Hero stands at the end of “Start” of Moorhof.', false);
   });
 
   it('that no visitor sees say so, and parked ones are brought back', async () => {
