@@ -35,7 +35,7 @@ from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.site import FRAME, Page, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
-from formulon.core.site.values import PLACEHOLDER, Picture
+from formulon.core.site.values import PLACEHOLDER, Picture, variant_of
 from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.parts import PARTS
 from formulon.core.system.policy import policy_of
@@ -374,29 +374,24 @@ class Prediction:
             self.rooms[key] = box_width(self.system, box, width, size)
         return self.rooms[key]
 
-    def action_size(self, place: PagePlace, section: Section, slot: Slot, label: str, width: int) -> tuple[float, float]:
-        arrow = self.site.choices.buttons.arrow != "none" and slot.variant != "text"
+    def action_size(self, place: PagePlace, section: Section, variant: str, label: str, width: int) -> tuple[float, float]:
+        arrow = self.site.choices.buttons.arrow != "none" and variant != "text"
         small = section.kind == "header" and self.site.choices.buttons.small_in_header
         label = hyphenated(label, self.language)
-        wide, high = action_size(self.system, slot.variant, label, width, language=self.language, arrow=arrow, small=small)
-        if (
-            self.site.choices.buttons.full_on_phones
-            and width < GRID_FROM
-            and section.kind != "header"
-            and slot.variant != "text"
-        ):
+        wide, high = action_size(self.system, variant, label, width, language=self.language, arrow=arrow, small=small)
+        if self.site.choices.buttons.full_on_phones and width < GRID_FROM and section.kind != "header" and variant != "text":
             box = box_of(section, place.slot, width)
             wide = self.room(box, width, 0) or wide
         return wide, high
 
     def action(self, place: PagePlace, section: Section, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
-        label, to = value["label"], value["to"]
+        label, to, variant = value["label"], value["to"], variant_of(slot.variant, value)
         for state in _STATES:
-            yield from self.runs(place, label, "a", "label", ground, f"{slot.variant}/label/{state}")
-        sizes = {width: self.action_size(place, section, slot, label, width) for width in self.widths}
+            yield from self.runs(place, label, "a", "label", ground, f"{variant}/label/{state}")
+        sizes = {width: self.action_size(place, section, variant, label, width) for width in self.widths}
         gap = px(self.system, "space/3", 360)
-        yield Target(place, label, "button" if slot.variant != "text" else "link", sizes, gap, gap)
-        yield Destination(place, label, to, self.alive(to), slot.variant)
+        yield Target(place, label, "button" if variant != "text" else "link", sizes, gap, gap)
+        yield Destination(place, label, to, self.alive(to), variant)
 
     def code(self, place: PagePlace, section: Section, slot: Slot, value: dict[str, str], ground: str) -> Iterator[Fact]:
         """The designer's own HTML and CSS."""

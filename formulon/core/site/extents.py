@@ -13,7 +13,7 @@ from formulon.core.site.kind import Slot
 from formulon.core.site.layout import COLUMNS, HEADINGS, Class, Collection, Layout, Place, Region, class_of
 from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import Section
-from formulon.core.site.values import PLACEHOLDER
+from formulon.core.site.values import PLACEHOLDER, variant_of
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.system import System
 from formulon.core.type.emphasis import decoded, encoded
@@ -193,7 +193,9 @@ class Extents:
         if slot.of.picture and region is not None:
             return self._picture(region, place, room)
         if slot.of.drawn_as == "button":
-            wide, high = action_size(self.system, slot.variant, value["label"], viewport, room, self.language)
+            wide, high = action_size(
+                self.system, variant_of(slot.variant, value), value["label"], viewport, room, self.language
+            )
             return Height(high, {}, wide)
         if slot.of.high:
             return Height(slot.of.high * self.system.steps["body"].size(viewport), {}, room)
@@ -221,7 +223,8 @@ class Extents:
         arrow = self.choices.buttons.arrow != "none"
         rows: list[list[tuple[float, float]]] = []
         for _, slot, value in held:
-            wide, high = action_size(self.system, slot.variant, value["label"], viewport, room, self.language, arrow)
+            variant = variant_of(slot.variant, value)
+            wide, high = action_size(self.system, variant, value["label"], viewport, room, self.language, arrow)
             wide = room if whole else wide
             if rows and sum(one + gap for one, _ in rows[-1]) + wide <= room:
                 rows[-1].append((wide, high))

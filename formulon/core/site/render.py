@@ -30,7 +30,7 @@ from formulon.core.site.sheets import fitted_css, minified, own_css, placed_css,
 from formulon.core.site.site import Asset, MenuEntry, Page, Redirect, Section, Site
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
-from formulon.core.site.values import Picture, led_to
+from formulon.core.site.values import Picture, led_to, variant_of
 from formulon.core.system.css import tokens_css
 from formulon.core.system.documents.identity import Mark
 from formulon.core.system.facets.lockup import size_of
@@ -249,11 +249,12 @@ class View:
             return Markup("")
         to = self.href(value["to"])
         href = html(' href="%s"', to) if to else ""
-        arrow = self.site.choices.buttons.arrow if slot.variant != "text" else "none"
+        variant = variant_of(slot.variant, value)
+        arrow = self.site.choices.buttons.arrow if variant != "text" else "none"
         drawn = icon("arrow-right") if arrow != "none" else Markup("")
         small = " button--small" if section.kind == "header" and self.site.choices.buttons.small_in_header else ""
         return html('<a class="button button--%s%s"%s%s>%s<span%s>%s</span>%s</a>',
-            slot.variant, small, href, Markup(' role="link" aria-disabled="true"') if not href else "",
+            variant, small, href, Markup(' role="link" aria-disabled="true"') if not href else "",
             drawn if arrow == "before" else "", "" if again else self._slot(path + "/label"), with_gaps(hyphenated(value["label"], self.language), self.preview is not None),
             drawn if arrow == "after" else "",
         )  # fmt: skip

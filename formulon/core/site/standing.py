@@ -8,7 +8,7 @@ from formulon.core.site.geometry import SHIFT, action_size, box_of, box_start, b
 from formulon.core.site.layout import HEADINGS, Layout, Region, class_of
 from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import Section
-from formulon.core.site.values import PLACEHOLDER
+from formulon.core.site.values import PLACEHOLDER, variant_of
 from formulon.core.system.system import System
 from formulon.core.type.emphasis import decoded, encoded
 from formulon.core.type.fit import cased
@@ -112,8 +112,8 @@ def _actions(system: System, section: Section, region: Region, viewport: int, la
     room = box.width.px(system, viewport)
     rows: list[list[tuple[float, float]]] = []
     for name in names:
-        label = section.content[name]["label"]
-        one = action_size(system, slots[name].variant, label, viewport, room, language)
+        value = section.content[name]
+        one = action_size(system, variant_of(slots[name].variant, value), value["label"], viewport, room, language)
         if rows and sum(w + gap for w, _ in rows[-1]) + one[0] <= room:
             rows[-1].append(one)
         else:

@@ -1,6 +1,7 @@
 """Values of slots: buttons and links, pictures, and the mark of what is still to be written."""
 
 import re
+from collections.abc import Mapping
 from typing import Annotated, Any, Literal
 
 from pydantic import AfterValidator, Field
@@ -37,6 +38,17 @@ class Action(Model):
 
     label: str = Field(max_length=120)
     to: Destination = ""
+    drawn_as: Literal["", "primary", "secondary"] = Field(default="", description="Another button than its place has.")
+    reason: str = Field(default="", max_length=200, description="Why it departs from the system.")
+
+    def stored(self) -> dict[str, Any]:
+        """As a document holds it: a departure only where there is one."""
+        return self.model_dump(exclude=set() if self.drawn_as else {"drawn_as", "reason"})
+
+
+def variant_of(variant: str, value: Mapping[str, Any]) -> str:
+    """How a button is drawn: as its slot says, or as it departs from that. A link in a text stays one."""
+    return variant if variant == "text" else value.get("drawn_as") or variant
 
 
 def _hundredths(value: float) -> float:

@@ -270,7 +270,13 @@ def library() -> library_shapes.Library:
                 layouts=[shapes.LayoutCard(**layout_card(kind, i, one)) for i, one in kind.layouts.items()],
                 slots=[
                     library_shapes.SlotCard(
-                        path=path, label=slot.label, type=slot.type, blank=slot.of.blank(slot), most=slot.most, one=slot.one
+                        path=path,
+                        label=slot.label,
+                        type=slot.type,
+                        blank=slot.of.blank(slot),
+                        most=slot.most,
+                        one=slot.one,
+                        variant=slot.variant if slot.type == "action" else "",
                     )
                     for base, outer in kind.slots.items()
                     for path, slot in [(base, outer), *((f"{base}/{k}", s) for k, s in outer.items.items())]

@@ -33,7 +33,7 @@ class FamilyCard(Shape):
 
 class SlotCard(Shape):
     """A slot: its type, which an editor of the same name edits; what it holds when it is added; the most that it takes, in
-    characters or items; and what one of its items is called."""
+    characters or items; what one of its items is called; and as which button it is drawn."""
 
     path: str
     label: str
@@ -41,6 +41,7 @@ class SlotCard(Shape):
     blank: Any
     most: int
     one: str
+    variant: str
 
 
 class DrawingCard(Shape):

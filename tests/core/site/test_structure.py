@@ -309,3 +309,37 @@ def test_what_some_widths_do_not_show_is_checked_measured_and_painted_at_the_oth
         assert not {one.width for one in report.findings if one.section not in frame} & hidden, (
             "nothing is found where nothing is shown"
         )
+
+
+def test_a_second_page_leaves_the_sections_of_a_site_of_one_page_in_its_menu() -> None:
+    site = planned("clinic")
+    before = [entry.to for entry in site.menu()]
+    assert len(site.pages) == 1 and before
+    made = do(site, {"do": "add_page", "name": "שאלות"})
+    assert [entry.to for entry in made.menu()] == [*before, f"page:{made.pages[1].id}"]
+    assert [entry.to for entry in do(site, {"do": "duplicate_page", "page": site.pages[0].id}).menu()] == before
+
+
+def test_one_button_departs_from_the_system_with_its_reason_and_is_checked_as_it_is_drawn() -> None:
+    site = planned("bakery")
+    page, section = site.pages[0], next(one for one in site.pages[0].sections if one.content.get("primary"))
+    document, base, _ = located(site, page.id, section.id) or pytest.fail("it is gone")
+    value = section.content["primary"] | {"drawn_as": "secondary", "reason": "Μία φορά ήσυχα"}
+    change = Change(document=document, patch=[{"op": "replace", "path": pointer(*base, "content", "primary"), "value": value}])
+    made = apply(site, [change])
+    assert located(made, page.id, section.id)[2].content["primary"] == value  # type: ignore[index]
+    html = render_page(made, made.system(), made.pages[0])
+    own = html.split(f"{section.kind.replace('_', '-')}--", 1)[1]
+    assert "button--secondary" in own.split("</section>")[0] and "button--primary" not in own.split("</section>")[0]
+    inks = {run.ink for run in predict(made, made.system()) if isinstance(run, TextRun) and run.place.slot == "primary"}
+    assert {ink.split("/")[0] for ink in inks if inks} >= {"secondary"}
+    back = apply(
+        made,
+        [
+            Change(
+                document=document,
+                patch=[{"op": "replace", "path": pointer(*base, "content", "primary"), "value": section.content["primary"]}],
+            )
+        ],
+    )
+    assert documents(back) == documents(site)

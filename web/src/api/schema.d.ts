@@ -4195,7 +4195,7 @@ export interface components {
         /**
          * SlotCard
          * @description A slot: its type, which an editor of the same name edits; what it holds when it is added; the most that it takes, in
-         *     characters or items; and what one of its items is called.
+         *     characters or items; what one of its items is called; and as which button it is drawn.
          */
         SlotCard: {
             /** Path */
@@ -4210,6 +4210,8 @@ export interface components {
             most: number;
             /** One */
             one: string;
+            /** Variant */
+            variant: string;
         };
         /**
          * SourceCard

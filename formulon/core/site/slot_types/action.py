@@ -19,7 +19,7 @@ class ActionType(SlotType):
     drawn_as = "button"
 
     def validate(self, slot: "Slot", value: Any) -> dict[str, Any]:
-        return Action.model_validate(value).model_dump()
+        return Action.model_validate(value).stored()
 
     def blank(self, slot: "Slot") -> dict[str, Any]:
         return {"label": placeholder(slot.label), "to": ""}

@@ -167,9 +167,21 @@ def _put_order(work: Work, order: list[str]) -> None:
 
 def _put(work: Work, body: Body, after: str | None) -> None:
     order = _order(work)
+    if len(order) == 1:
+        _keep_menu(work, work.of(order[0]), body)
     order.insert(_place_after(order, after), body["id"])
     work.bodies[page_document(body["id"])] = body
     _put_order(work, order)
+
+
+def _keep_menu(work: Work, first: Body, second: Body) -> None:
+    """A site of one page has its sections in the menu; with a second page they stay there, as entries of one's own."""
+    frame = work.bodies[FRAME_DOCUMENT]
+    named = [one for one in first["sections"] if one["menu"] and not (one["hidden"] or one["parked"])]
+    if named and not frame["menu"]:
+        entries = [{"label": one["menu"], "to": f"page:{first['id']}#{one['id']}", "items": []} for one in named]
+        added = [{"label": second["name"], "to": f"page:{second['id']}", "items": []}] if second["menu"] else []
+        work.bodies[FRAME_DOCUMENT] = frame | {"menu": [*entries, *added]}
 
 
 def _place_after(order: list[str], after: str | None) -> int:

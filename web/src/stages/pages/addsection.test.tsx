@@ -64,6 +64,7 @@ describe('own HTML and CSS', () => {
           blank: { html: '<p>x</p>', css: '' },
           most: 600,
           one: '',
+          variant: '',
         }}
         value={value}
         row={{} as Row}

@@ -319,6 +319,31 @@ describe('slots that cannot be edited on the page', () => {
     ]);
   });
 
+  it('depart from the system with a reason that stays with them, and follow it again', async () => {
+    const first = LIBRARY.kinds[0]?.slots.find((one) => one.path === 'action');
+    Object.assign(first ?? {}, { variant: 'primary' });
+    const { bench, unmount } = slots(action('page:kontakt'));
+    await userEvent.selectOptions(screen.getByLabelText('How Besuchen is drawn'), 'departs: as the second button');
+    expect(changesOf(bench)[0]).toEqual([
+      '“Besuchen” departs from the system',
+      'page:home: add /sections/0/content/action {"label":"Besuchen","to":"page:kontakt","drawn_as":"secondary","reason":""}',
+    ]);
+    unmount();
+    const again = slots({
+      heading: 'A',
+      action: { label: 'Besuchen', to: 'page:kontakt', drawn_as: 'secondary', reason: 'leise' },
+    });
+    const reason = screen.getByLabelText('Why Besuchen departs');
+    expect(reason).toHaveValue('leise');
+    await userEvent.clear(reason);
+    await userEvent.type(reason, 'hier leise{Enter}');
+    await userEvent.selectOptions(screen.getByLabelText('How Besuchen is drawn'), 'as the first button');
+    expect(changesOf(again.bench).map((one) => one[1])).toEqual([
+      'page:home: add /sections/0/content/action/reason "hier leise"',
+      'page:home: add /sections/0/content/action {"label":"Besuchen","to":"page:kontakt"}',
+    ]);
+  });
+
   it('say so where the page that they led to is gone', () => {
     slots(action('page:preise'));
     expect(screen.getByLabelText('Where Besuchen leads')).toHaveValue('gone');
@@ -377,7 +402,15 @@ describe('slots that cannot be edited on the page', () => {
   });
 
   it('hold longer texts and tables, written as lines', async () => {
-    const story = { path: 'story', label: 'Story', type: 'rich_text', blank: '[[Story]]', most: 4000, one: '' };
+    const story = {
+      path: 'story',
+      label: 'Story',
+      type: 'rich_text',
+      blank: '[[Story]]',
+      most: 4000,
+      one: '',
+      variant: '',
+    };
     const prices = {
       path: 'prices',
       label: 'Prices',
@@ -385,8 +418,9 @@ describe('slots that cannot be edited on the page', () => {
       blank: { head: ['[[What]]'], rows: [] },
       most: 600,
       one: '',
+      variant: '',
     };
-    const odd = { path: 'odd', label: 'Odd', type: 'hologram', blank: null, most: 1, one: '' };
+    const odd = { path: 'odd', label: 'Odd', type: 'hologram', blank: null, most: 1, one: '', variant: '' };
     const kind = { ...LIBRARY.kinds[0]!, slots: [story, prices, odd] } as never;
     const content = { story: 'One.', prices: { head: ['What', 'Price'], rows: [['Basket', '48 €']] } };
     const change = vi.fn(() => Promise.resolve(true));
@@ -411,7 +445,7 @@ describe('slots that cannot be edited on the page', () => {
   });
 
   it('hold forms: fields as lines, the words on the button, and where it is sent', async () => {
-    const form = { path: 'form', label: 'Form', type: 'form', blank: null, most: 600, one: '' };
+    const form = { path: 'form', label: 'Form', type: 'form', blank: null, most: 600, one: '', variant: '' };
     const kind = { ...LIBRARY.kinds[0]!, slots: [form] } as never;
     const name = { label: 'Name', kind: 'text', required: true, help: '' };
     const content = { form: { fields: [name], label: 'Send', to: 'mailto:a@example.org' } };
@@ -484,7 +518,7 @@ describe('the header', () => {
 });
 
 describe('stars that were given', () => {
-  const slot = { path: 'items/rating', label: 'Stars given', type: 'rating', blank: 5, most: 0, one: '' };
+  const slot = { path: 'items/rating', label: 'Stars given', type: 'rating', blank: 5, most: 0, one: '', variant: '' };
   const editor = (value: unknown, put = vi.fn(), disabled = false) => {
     const row = rows()[0]!;
     const props = { path: 'items/0/rating', label: 'Stars given 1', slot, row, pageId: 'home', disabled, put };
