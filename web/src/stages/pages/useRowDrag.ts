@@ -4,11 +4,17 @@ import { useEffect, useRef, useState, type PointerEvent, type RefObject } from '
  *  stands after; an empty one for the first place. */
 export function useRowDrag(list: RefObject<HTMLElement | null>, move: (id: string, after: string) => void) {
   const [held, setHeld] = useState<{ id: string; at: number } | null>(null);
+  const pulled = useRef('');
   const now = useRef(move);
   useEffect(() => {
     now.current = move;
   });
   const rows = () => Array.from(list.current?.querySelectorAll<HTMLElement>(':scope > [data-row]') ?? []);
+
+  const end = () => {
+    pulled.current = '';
+    setHeld(null);
+  };
 
   /** Before which of the other rows a height on the screen lies. */
   const place = (y: number) =>
@@ -22,20 +28,23 @@ export function useRowDrag(list: RefObject<HTMLElement | null>, move: (id: strin
       if (event.button !== 0) return;
       event.preventDefault();
       event.currentTarget.setPointerCapture(event.pointerId);
+      pulled.current = id;
       setHeld({ id, at: place(event.clientY) });
     },
     onPointerMove: (event: PointerEvent<HTMLElement>) => {
-      if (held?.id === id) setHeld({ id, at: place(event.clientY) });
+      if (pulled.current === id) setHeld({ id, at: place(event.clientY) });
     },
-    onPointerUp: () => {
-      if (held?.id !== id) return;
-      setHeld(null);
+    onPointerUp: (event: PointerEvent<HTMLElement>) => {
+      if (pulled.current !== id) return;
+      end();
+      // Where it is let go, not where it was drawn last.
+      const at = place(event.clientY);
       const ids = rows().map((row) => row.dataset['row'] ?? '');
       const from = ids.indexOf(id);
-      if (held.at === from || held.at === from + 1) return;
-      now.current(id, ids[held.at - 1] ?? '');
+      if (at === from || at === from + 1) return;
+      now.current(id, ids[at - 1] ?? '');
     },
-    onPointerCancel: () => setHeld(null),
+    onPointerCancel: end,
   });
   return { held, grip };
 }
