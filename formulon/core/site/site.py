@@ -42,17 +42,18 @@ class Section(Model):
     kind: str
     layout: str
     ground: GroundName = "paper"
-    content: dict[str, Any] = Field(default_factory=dict)
+    content: dict[str, Any] = Field(default={})
     locked: bool = Field(default=False, description="Kept as it is when the pages are planned anew.")
     departs: bool = Field(default=False, description="Stands on its own ground, whatever the rhythm of the site.")
     menu: str = Field(default="", max_length=60, description="What it is called in the menu of a site of one page.")
     source: str = Field(default="", max_length=200, description="The client's file that its words come from.")
+    # Plain defaults: pydantic copies them, and asks the signature of a factory each time that a section is made without being read.
     hidden: bool = Field(default=False, description="Not drawn; it stays at its place.")
     parked: bool = Field(default=False, description="Put aside: kept whole and not drawn.")
     instead: str = Field(default="", max_length=60, description="The section that stands in its place while it is parked.")
-    hidden_on: list[Width] = Field(default_factory=list, max_length=3, description="Widths at which it is not shown.")
+    hidden_on: list[Width] = Field(default=[], max_length=3, description="Widths at which it is not shown.")
     reason: str = Field(default="", max_length=200, description="Why it departs from the system.")
-    aside: dict[str, SetAside] = Field(default_factory=dict, description="What it said as other kinds, by kind.")
+    aside: dict[str, SetAside] = Field(default={}, description="What it said as other kinds, by kind.")
 
     @model_validator(mode="after")
     def _fits_catalogue(self) -> Self:
