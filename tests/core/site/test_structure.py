@@ -197,6 +197,8 @@ def test_everything_that_can_be_added_is_offered_with_words_and_can_be_drawn(nam
         drawn = shown(site, made)
         html = render_page(drawn, drawn.system(), drawn.drawn[0], Preview("/fonts/"))
         assert all(f'data-section="{one.section.id}"' in html for one in made)
+        slots = [slot for slot, each in declared.slots.items() if each.of.collection]
+        assert name != "bare" or all(len(each.section.content.get(slot, "ab")) >= 2 for each in made for slot in slots), kind
         one = made[0].section
         after = do(site, {"do": "add", "page": site.pages[0].id, "kind": kind, "layout": one.layout, "content": one.content})
         assert after.pages[0].sections[-1].content == one.content

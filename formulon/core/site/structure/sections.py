@@ -28,6 +28,7 @@ from formulon.core.site.structure.operations import (
 from formulon.core.site.structure.other_kind import as_kind
 from formulon.core.system.documents.identity import free_id
 
+_ITEMS = 3  # of a section of which nothing is known
 _STANDING = {"parked": False, "instead": "", "hidden": False}
 
 
@@ -130,9 +131,15 @@ def _changed(found: _At, operation: Hide | Widths | Depart | ChangeKind | Reshap
 
 
 def blank(kind: Kind, layout: str) -> dict[str, Any]:
-    """What the slots that a layout shows hold when nothing is known: marks of what is still to be written."""
+    """What the slots that a layout shows hold when nothing is known: marks of what is still to be written, of items as many as show what
+    the layout makes of several."""
     shown = {path.partition("/")[0] for path in layout_of(kind, layout).drawn}
-    return {name: slot.of.blank(slot) for name, slot in kind.slots.items() if name in shown}
+    made = {name: slot.of.blank(slot) for name, slot in kind.slots.items() if name in shown}
+    for name, slot in kind.slots.items():
+        if name in made and slot.of.collection:
+            count = min(max(_ITEMS, kind.usual.least), kind.usual.most or slot.most, slot.most)
+            made[name] = [dict(item) for _ in range(count) for item in made[name][:1]]
+    return made
 
 
 def _add(work: Work, operation: Add) -> None:
