@@ -101,12 +101,14 @@ def render_page(site: Site, system: System, page: Page, preview: Preview | None 
 
 def moved_page(site: Site, redirect: Redirect) -> str:
     """A page for an address that the site once had: it leads on by itself, without a script, and by a link."""
-    page = site.page(led_to(redirect.to)[0]) or site.drawn[0]
-    view = View(site, site.system(), page, None)
-    to = redirect.to if not led_to(redirect.to)[1] else f"page:{page.id}"
-    return environment().get_template("moved.html").render(
-        site=site, page=page, to=view.href(redirect.to), whole=view.whole(to), view=view
-    )  # fmt: skip
+    target = led_to(redirect.to)[0]
+    page = site.page(target)
+    view = View(site, site.system(), missing.missing_page(site), None)  # none of the pages, so that every address has its file
+    whole = view.whole(f"page:{target}" if target else redirect.to)
+    name = page.name if page else redirect.to
+    return (
+        environment().get_template("moved.html").render(site=site, name=name, to=view.href(redirect.to), whole=whole, view=view)
+    )
 
 
 def favicon(site: Site, system: System) -> str:

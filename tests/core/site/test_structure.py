@@ -201,7 +201,7 @@ def test_everything_that_can_be_added_is_offered_with_words_and_can_be_drawn(nam
         assert name != "bare" or all(len(each.section.content.get(slot, "ab")) >= 2 for each in made for slot in slots), kind
         one = made[0].section
         after = do(site, {"do": "add", "page": site.pages[0].id, "kind": kind, "layout": one.layout, "content": one.content})
-        assert after.pages[0].sections[-1].content == one.content
+        assert after.pages[0].sections[-1].content == one.content and not dead(after)
 
 
 def test_what_the_brief_knows_is_offered_and_where_it_stands_already_is_told() -> None:
@@ -345,3 +345,33 @@ def test_one_button_departs_from_the_system_with_its_reason_and_is_checked_as_it
         ],
     )
     assert documents(back) == documents(site)
+
+
+def test_an_old_address_leads_to_a_section_of_another_page_and_out_of_the_site() -> None:
+    site = do(planned("bakery"), {"do": "add_page", "name": "Ιστορία"})
+    first, second, third = site.pages[:3]
+    section = first.sections[1].id
+    gone = do(site, {"do": "remove_page", "page": third.id, "lead_to": f"page:{first.id}#{section}"})
+    files = render(gone, gone.system())
+    moved, home = files[f"{third.id}.html"].decode(), files["index.html"].decode()
+    assert f'url=index.html#at-{section}"' in moved and f'id="at-{section}"' in home and first.name in moved
+    again = do(gone, {"do": "add_page", "name": third.name})
+    assert f"{third.id}.html" in {one.path for one in again.frame.redirects}, "an old address is nobody else's"
+    with pytest.raises(ChangeError, match="is not free"):
+        do(site, {"do": "rename_page", "page": third.id, "address": second.id})
+
+
+def test_what_is_added_or_turned_back_leads_to_what_there_is() -> None:
+    """Words out of the brief, and what a section said as another kind, may lead to pages that are gone by now."""
+    site = planned("bakery")
+    second = site.pages[1]
+    page, section = next((page, one) for page in site.pages[:1] for one in page.sections if second.id in one.model_dump_json())
+    one = {"page": page.id, "section": section.id}
+    turned = do(site, {"do": "change_kind", **one, "kind": "timeline"})
+    gone = do(turned, {"do": "remove_page", "page": second.id})
+    assert not dead(gone) and not dead(do(gone, {"do": "change_kind", **one, "kind": section.kind}))
+    for kind in CATALOGUE:
+        for offer in offers(gone, kind)[:1] if kind not in FRAME else ():
+            own = offer.section
+            after = do(gone, {"do": "add", "page": page.id, "kind": kind, "layout": own.layout, "content": own.content})
+            assert not dead(after), kind

@@ -3,10 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from pydantic import ValidationError
-
-from formulon.core.errors import ChangeError
-from formulon.core.site.changes import Change, explain
+from formulon.core.site.changes import Change
 from formulon.core.site.documents import Bodies, Body, documents
 from formulon.core.site.patches import difference
 from formulon.core.site.site import Site
@@ -35,12 +32,8 @@ def arranged(site: Site, operations: Sequence[Operation]) -> Arranged:
     for operation in operations:
         led += _done(work, operation, site)
         labels.append(work.label)
-    try:
-        changes = list(changes_between(before, work.bodies))
-    except ValidationError as error:
-        raise ChangeError(explain(error)) from error
     label = labels[0] if len(labels) == 1 else "; ".join(dict.fromkeys(labels))
-    return Arranged(label[:200], changes, led, work.page, work.section)
+    return Arranged(label[:200], changes_between(before, work.bodies), led, work.page, work.section)
 
 
 def _done(work: Work, operation: Operation, site: Site) -> list[Lead]:

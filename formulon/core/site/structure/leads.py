@@ -6,9 +6,12 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from typing import Any, Literal
 
-from formulon.core.site.documents import FRAME_DOCUMENT, Bodies, Body, page_of
+from formulon.core.site.documents import FRAME_DOCUMENT, Bodies, Body, page_document, page_of
 
 _LED = re.compile(r"page:(?P<page>[a-z0-9-]+)(?:#(?P<section>[a-z0-9-]+))?")
+
+
+KEPT = "\0kept"  # the label of what is kept and not drawn, which nobody is told of
 
 
 @dataclass(frozen=True, slots=True)
@@ -28,7 +31,8 @@ def leads(bodies: Bodies, page: str, section: str = "") -> list[Lead]:
     found: list[Lead] = []
 
     def meet(to: str, at: Lead) -> str:
-        found.append(at)
+        if at.label != KEPT:
+            found.append(at)
         return to
 
     led_elsewhere(bodies, page, section, meet)
@@ -65,7 +69,10 @@ class _Walk:
         return body | parts | ({"menu": menu} if "menu" in body else {}) | ({"redirects": moved} if "redirects" in body else {})
 
     def sectioned(self, section: Body, page: str) -> Body:
-        return section | {"content": self.value(section["content"], page, section["id"], "")}
+        made = section | {"content": self.value(section["content"], page, section["id"], "")}
+        if section.get("aside"):  # what it said as another kind comes back, and is not to lead nowhere then
+            made["aside"] = self.value(section["aside"], page, section["id"], KEPT)
+        return made
 
     def entry(self, item: Body) -> Iterator[Body]:
         """An entry of the menu; nothing where it would lead nowhere and has nothing under it."""
@@ -76,7 +83,7 @@ class _Walk:
 
     def value(self, value: Any, page: str, section: str, label: str) -> Any:
         if isinstance(value, dict):
-            own = str(value.get("label") or value.get("title") or value.get("path") or label)
+            own = label if label == KEPT else str(value.get("label") or value.get("title") or label)
             return {key: self.value(one, page, section, own if key == "to" else label or own) for key, one in value.items()}
         if isinstance(value, list):
             return [self.value(one, page, section, label) for one in value]
@@ -89,3 +96,21 @@ class _Walk:
             return self.lead(found[0], replace(at, to=found[0]))
 
         return _LED.sub(led, text) if "page:" in text else text
+
+
+def leading_somewhere(content: Any, bodies: Bodies, start: str) -> Any:
+    """A content that comes from elsewhere, whose links lead to what there is: to a page instead of a section that it does not have, and
+    to the start page instead of a page that there is not."""
+    if isinstance(content, dict):
+        return {key: leading_somewhere(value, bodies, start) for key, value in content.items()}
+    if isinstance(content, list):
+        return [leading_somewhere(value, bodies, start) for value in content]
+
+    def led(found: re.Match[str]) -> str:
+        page = bodies.get(page_document(found["page"]))
+        if page is None:
+            return f"page:{start}"
+        there = not found["section"] or any(one["id"] == found["section"] for one in page["sections"])
+        return found[0] if there else f"page:{found['page']}"
+
+    return _LED.sub(led, content) if isinstance(content, str) and "page:" in content else content

@@ -7,9 +7,11 @@ from dataclasses import dataclass
 from typing import Any
 
 from formulon.core.site.catalogue import CATALOGUE, layout_of
+from formulon.core.site.documents import documents
 from formulon.core.site.kind import Kind
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import FRAME, Page, Section, Site
+from formulon.core.site.structure.leads import leading_somewhere
 from formulon.core.site.structure.sections import blank
 
 Content = dict[str, Any]
@@ -29,6 +31,7 @@ def offers(site: Site, kind: str) -> list[Offer]:
     if kind in FRAME:
         raise KeyError(kind)
     content, said_on = _words(site, kind)
+    content = leading_somewhere(content, documents(site), site.pages[0].id)
     own = [one.layout for one in site.choices.compositions if one.kind == kind]
     made = []
     for number, layout in enumerate((*declared.layouts, *own)):

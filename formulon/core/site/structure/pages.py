@@ -3,15 +3,14 @@
 from typing import Any
 
 from formulon.core.errors import ChangeError
-from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.documents import FRAME_DOCUMENT, Body, page_bodies, page_document
 from formulon.core.site.phrases import page_named
 from formulon.core.site.planning.material import NEAR, nearness, page_id
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import TAKEN, Page, Site
-from formulon.core.site.structure.leads import led_elsewhere
+from formulon.core.site.structure.leads import leading_somewhere, led_elsewhere
 from formulon.core.site.structure.operations import AddPage, DuplicatePage, MovePage, PageOperation, RemovePage, RenamePage
-from formulon.core.site.structure.sections import Work
+from formulon.core.site.structure.sections import Work, place_after
 from formulon.core.site.values import led_to, placeholder
 from formulon.core.system.documents.identity import free_id, slug
 
@@ -27,8 +26,8 @@ def done(work: Work, operation: PageOperation, site: Site) -> None:
     if isinstance(operation, RenamePage):
         _rename(work, operation, page)
     elif isinstance(operation, MovePage):
-        order = [one for one in _order(work) if one != operation.page]
-        order.insert(_place_after(order, operation.after), operation.page)
+        order = [one for one in work.order() if one != operation.page]
+        order.insert(place_after(order, operation.after), operation.page)
         _put_order(work, order)
         work.done(f"{page['name']} moved", operation.page)
     elif isinstance(operation, DuplicatePage):
@@ -57,7 +56,7 @@ def _add(work: Work, operation: AddPage, site: Site) -> None:
         raise ChangeError(f"A site has {_MOST_PAGES} pages at most.")
     made = _known(name, site) or _bare(name, site)
     body = made.model_dump() | {"id": _named(work, name), "name": name, "address": ""}
-    body["sections"] = [one | {"content": _led(one["content"], work, site)} for one in body["sections"]]
+    body["sections"] = leading_somewhere(body["sections"], work.bodies, work.order()[0])
     _put(work, body, operation.after)
     work.done(f"{name} added", body["id"])
 
@@ -81,25 +80,11 @@ def _known(name: str, site: Site) -> Page | None:
 
 def _bare(name: str, site: Site) -> Page:
     """A page that only opens."""
-    layout = next(one for one in ("words", *CATALOGUE["hero"].layouts) if one in CATALOGUE["hero"].layouts)
     content: dict[str, Any] = {"heading": name, "text": placeholder(f"What visitors should know about: {name}")}
-    section = {"id": "hero", "kind": "hero", "layout": layout, "content": content}
+    section = {"id": "hero", "kind": "hero", "layout": "words", "content": content}
     return Page.model_validate(
         {"id": "page", "name": name, "title": f"{name} – {site.identity.name}"[:160], "sections": [section]}
     )
-
-
-def _led(content: Any, work: Work, site: Site) -> Any:
-    """A content whose buttons lead to pages that are there: what leads to none is led to the start page."""
-    if isinstance(content, dict):
-        made = {key: _led(value, work, site) for key, value in content.items()}
-        page, section = led_to(str(made.get("to", "")))
-        if page and page_document(page) not in work.bodies:
-            made["to"] = f"page:{_order(work)[0]}"
-        elif section and all(one["id"] != section for one in work.of(page)["sections"]):
-            made["to"] = f"page:{page}"
-        return made
-    return [_led(one, work, site) for one in content] if isinstance(content, list) else content
 
 
 def _rename(work: Work, operation: RenamePage, page: Body) -> None:
@@ -109,7 +94,8 @@ def _rename(work: Work, operation: RenamePage, page: Body) -> None:
         address = slug(operation.address, "") if operation.address else ""
         if operation.address and not address:
             raise ChangeError("An address is made of letters of the Latin alphabet, numbers and hyphens.")
-        if address in TAKEN:
+        others = [file for one, file in files(work).items() if one != page["id"]]
+        if address in TAKEN or f"{address or page['id']}.html" in others:
             raise ChangeError(f"The address {address}.html is not free. Choose another.")
     title = page["title"].replace(page["name"], name) if page["name"] in page["title"] else page["title"]
     work.bodies[page_document(page["id"])] = page | {"name": name, "address": address, "title": title[:160]}
@@ -118,7 +104,7 @@ def _rename(work: Work, operation: RenamePage, page: Body) -> None:
 
 
 def _remove(work: Work, operation: RemovePage, page: Body) -> None:
-    order = _order(work)
+    order = work.order()
     if len(order) == 1:
         raise ChangeError("A site has at least one page. Add another before this one is taken out.")
     del work.bodies[page_document(page["id"])]
@@ -150,15 +136,8 @@ def addressed(work: Work, before: dict[str, str], removed: str) -> None:
 
 def files(work: Work) -> dict[str, str]:
     """The file of each page."""
-    order = _order(work)
+    order = work.order()
     return {one: "index.html" if index == 0 else f"{work.of(one)['address'] or one}.html" for index, one in enumerate(order)}
-
-
-def _order(work: Work) -> list[str]:
-    """The ids of the pages in their order, with those that the order does not name."""
-    there = [body["id"] for body in page_bodies(work.bodies)]
-    named = [one for one in work.bodies[FRAME_DOCUMENT]["order"] if one in there]
-    return named + [one for one in there if one not in named]
 
 
 def _put_order(work: Work, order: list[str]) -> None:
@@ -166,10 +145,10 @@ def _put_order(work: Work, order: list[str]) -> None:
 
 
 def _put(work: Work, body: Body, after: str | None) -> None:
-    order = _order(work)
+    order = work.order()
     if len(order) == 1:
         _keep_menu(work, work.of(order[0]), body)
-    order.insert(_place_after(order, after), body["id"])
+    order.insert(place_after(order, after), body["id"])
     work.bodies[page_document(body["id"])] = body
     _put_order(work, order)
 
@@ -184,13 +163,8 @@ def _keep_menu(work: Work, first: Body, second: Body) -> None:
         work.bodies[FRAME_DOCUMENT] = frame | {"menu": [*entries, *added]}
 
 
-def _place_after(order: list[str], after: str | None) -> int:
-    if after and after not in order:
-        raise ChangeError("The page that it is to stand after is not there any more.")
-    return len(order) if after is None else order.index(after) + 1 if after else 0
-
-
 def _named(work: Work, name: str) -> str:
     """An id for a page, which is its file: none that a page, or the address of one that once was, has."""
-    taken = [*_order(work), *(work.of(one)["address"] for one in _order(work)), *TAKEN]
+    once = [one["path"].removesuffix(".html") for one in work.bodies[FRAME_DOCUMENT]["redirects"]]
+    taken = [*work.order(), *(work.of(one)["address"] for one in work.order()), *once, *TAKEN]
     return free_id(page_id(name), taken, 60)

@@ -6,9 +6,10 @@ from typing import Any
 from formulon.core.errors import ChangeError
 from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.composing.shaped import shaped
-from formulon.core.site.documents import Bodies, Body, page_document
+from formulon.core.site.documents import FRAME_DOCUMENT, Bodies, Body, page_bodies, page_document
 from formulon.core.site.kind import Kind
 from formulon.core.site.site import FRAME, Section
+from formulon.core.site.structure.leads import leading_somewhere
 from formulon.core.site.structure.operations import (
     Add,
     BringBack,
@@ -47,11 +48,24 @@ class Work:
             raise ChangeError("This page is not there any more.")
         return body
 
+    def order(self) -> list[str]:
+        """The ids of the pages in their order, with those that the order does not name."""
+        there = [body["id"] for body in page_bodies(self.bodies)]
+        named = [one for one in self.bodies[FRAME_DOCUMENT]["order"] if one in there]
+        return named + [one for one in there if one not in named]
+
     def put(self, page: str, sections: list[Body]) -> None:
         self.bodies[page_document(page)] = self.of(page) | {"sections": sections}
 
     def done(self, label: str, page: str, section: str = "") -> None:
         self.label, self.page, self.section = label, page, section
+
+
+def place_after(ids: list[str], after: str | None) -> int:
+    """The place after an id in a list: the first for an empty one, the last for None. Raises ChangeError where it is not there."""
+    if after and after not in ids:
+        raise ChangeError("What it is to stand after is not there any more.")
+    return len(ids) if after is None else ids.index(after) + 1 if after else 0
 
 
 def done(work: Work, operation: SectionOperation) -> None:
@@ -148,7 +162,8 @@ def _add(work: Work, operation: Add) -> None:
         raise ChangeError("There is no such kind of section to add.")
     sections = list(work.of(operation.page)["sections"])
     content = blank(kind, operation.layout) if operation.content is None else operation.content
-    place = _place_after(sections, operation.after)
+    content = leading_somewhere(content, work.bodies, work.order()[0])
+    place = place_after([each["id"] for each in sections], operation.after)
     made: Body = {
         "id": _id_for(operation.kind, sections),
         "kind": operation.kind,
@@ -165,7 +180,7 @@ def _elsewhere(found: _At, operation: Move | Copy) -> None:
     to, moved = operation.to or found.page, isinstance(operation, Move)
     if moved and to == found.page:
         del found.sections[found.place]
-        found.sections.insert(_place_after(found.sections, operation.after), found.one)
+        found.sections.insert(place_after([each["id"] for each in found.sections], operation.after), found.one)
         found.done(f"{found.name} moved on {found.on}", found.one["id"])
         return
     there = list(found.work.of(to)["sections"])
@@ -177,7 +192,7 @@ def _elsewhere(found: _At, operation: Move | Copy) -> None:
     if moved:
         found.taken_out()
         found.work.put(found.page, found.sections)
-    there.insert(_place_after(there, operation.after), made)
+    there.insert(place_after([each["id"] for each in there], operation.after), made)
     found.work.put(to, there)
     found.work.done(f"{found.name} {'moved' if moved else 'copied'} to {found.work.of(to)['name']}", to, made["id"])
 
@@ -231,12 +246,3 @@ def _checked(body: Body) -> Body:
 
 def _id_for(kind: str, sections: list[Body]) -> str:
     return free_id(kind.replace("_", "-"), [one["id"] for one in sections], 60)
-
-
-def _place_after(sections: list[Body], after: str | None) -> int:
-    if after is None:
-        return len(sections)
-    place = next((index + 1 for index, one in enumerate(sections) if one["id"] == after), None)
-    if after and place is None:
-        raise ChangeError("The section that it is to stand after is not there any more.")
-    return place or 0
