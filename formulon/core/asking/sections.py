@@ -5,9 +5,10 @@ from typing import Any, cast, get_args
 
 from formulon.core.asking import About, Meant, NotUnderstood
 from formulon.core.asking.grammar import NUMBER, form, number_of
-from formulon.core.site.catalogue import CATALOGUE, layout_of
+from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.composing.turned import in_a_row, in_rows_of, mirrored
+from formulon.core.site.composition import OWN
 from formulon.core.site.documents import located
 from formulon.core.site.layout import COLUMNS
 from formulon.core.site.phrases import right_to_left
@@ -300,7 +301,8 @@ def columns(about: About, found: re.Match[str]) -> Meant:
         raise NotUnderstood(
             f"{number} items do not stand in a row of {kind.label}: they would have less than three columns each."
         )
-    return changed(about, ("layout",), name, f"{kind.label} with {number} in a row, as {layout_of(kind, name).label}.")
+    called = "in a layout of its own" if name.startswith(OWN) else f"as {kind.layouts[name].label}"
+    return changed(about, ("layout",), name, f"{kind.label} with {number} in a row, {called}.")
 
 
 @form(
@@ -366,7 +368,10 @@ def add_items(about: About, found: re.Match[str]) -> Meant:
     blank = [item for _ in range(number) for item in declared.of.blank(declared)[:1]]
     one = (declared.one or "item").lower()
     return changed(
-        about, ("content", slot), [*values, *blank], f"{number} more {one if number == 1 else one + 's'}, still to be written."
+        about,
+        ("content", slot),
+        [*values, *blank],
+        f"{number} more {one if number == 1 else declared.label.lower()}, still to be written.",
     )
 
 

@@ -189,4 +189,7 @@ def _words(value: Any) -> str:
         return value
     if isinstance(value, list):
         return " · ".join(_words(item) for item in value)
-    return str(value.get("label") or value.get("title") or value.get("alt") or value.get("source") or "")
+    if not isinstance(value, dict):
+        return str(value)
+    named = (value.get(key) for key in ("label", "title", "name", "alt", "source"))
+    return str(next(filter(None, named), "") or next((one for one in value.values() if one and isinstance(one, str)), ""))

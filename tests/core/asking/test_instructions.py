@@ -154,6 +154,10 @@ def test_items_are_added_and_taken_out() -> None:
     assert all("[[" in str(item) for item in made[-3:]), "what is not known is marked"
     _, after = ask("remove the last", "questions")
     assert section(after, "questions").content["items"] == now[2].content["items"][:-1]
+    found, _ = ask("add two people", "team")
+    assert found.said == "2 more people, still to be written."
+    shown = next(one for one in found.differences if one.slot == "items")
+    assert shown.after.count("[[Name]]") >= 2, "what differs is told in words"
     assert refused("add three elephants", "questions").suggestions
     assert "at most" in refused("add 90 questions", "questions").said
 
