@@ -20,6 +20,7 @@ from formulon.core.system.system import System
 from formulon.core.type.library import SHIPPED, Family, Library
 
 _ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]{1,200}(:\d{1,5})?(/[A-Za-z0-9._~-]{0,80}){0,6}")
+MOST_SECTIONS, MOST_ENTRIES = 60, 20  # of a page, and of a menu
 FRAME = ("header", "footer")  # kinds that stand on every page
 Width = Literal["phone", "tablet", "desktop"]  # classes of widths of the viewport, as layouts have them
 _FILE = r"[a-z0-9]+(-[a-z0-9]+)*"
@@ -102,7 +103,7 @@ class Page(Model):
         default="", max_length=60, pattern=rf"^({_FILE})?$", description="The name of its file, where that is not its id."
     )
     searched: bool = Field(default=True, description="Whether search engines may list it.")
-    sections: list[Section] = Field(default_factory=list, max_length=60)
+    sections: list[Section] = Field(default_factory=list, max_length=MOST_SECTIONS)
 
     @model_validator(mode="after")
     def _sections(self) -> Self:
@@ -165,7 +166,9 @@ class Frame(Model):
     footer: Section
     order: list[str] = Field(default_factory=list)
     menu: list[MenuItem] = Field(
-        default_factory=list, max_length=20, description="Entries of one's own; empty where the menu follows the pages."
+        default_factory=list,
+        max_length=MOST_ENTRIES,
+        description="Entries of one's own; empty where the menu follows the pages.",
     )
     redirects: list[Redirect] = Field(default_factory=list, max_length=200, description="Addresses that pages once had.")
     address: str = Field(

@@ -375,3 +375,39 @@ def test_what_is_added_or_turned_back_leads_to_what_there_is() -> None:
             own = offer.section
             after = do(gone, {"do": "add", "page": page.id, "kind": kind, "layout": own.layout, "content": own.content})
             assert not dead(after), kind
+
+
+def test_sixty_sections_are_worked_on_and_the_sixty_first_is_refused_in_a_sentence() -> None:
+    site = planned("clinic")
+    page = site.pages[0]
+    one = page.sections[1]
+    many = [one.model_copy(update={"id": f"part-{number}", "menu": f"חלק {number}"}) for number in range(60)]
+    site = Site.model_validate(site.model_dump() | {"pages": [page.model_copy(update={"sections": many}).model_dump()]})
+    at = {"page": page.id, "section": "part-59"}
+    moved = do(site, {"do": "move", **at, "after": ""})
+    assert [each.id for each in moved.pages[0].sections[:2]] == ["part-59", "part-0"]
+    patch = arranged(site, TypeAdapter(list[Operation]).validate_python([{"do": "move", **at, "after": ""}])).changes[0].patch
+    assert [each["op"] for each in patch] == ["move"], "it is one move, and not sixty sections written over"
+    for asked in (
+        {"do": "duplicate", **at},
+        {"do": "park", **at, "copy": True},
+        {"do": "add", "page": page.id, "kind": "text", "layout": "aside"},
+    ):
+        with pytest.raises(ChangeError, match="60 sections at most"):
+            arranged(site, TypeAdapter(list[Operation]).validate_python([asked]))
+    second = do(site, {"do": "add_page", "name": "עוד"})
+    assert len(second.frame.menu) == 20 and second.frame.menu[-1].label == "עוד"
+
+
+def test_a_layout_that_there_is_not_is_refused_in_a_sentence_whatever_is_done_with_it() -> None:
+    site = planned("bakery")
+    page, section = site.pages[0].id, site.pages[0].sections[1]
+    other = next(kind for kind in CATALOGUE if kind not in (*FRAME, section.kind))
+    for layout in ("nowhere", "own:", "own:heading@9-2.1"):
+        for asked in (
+            {"do": "add", "page": page, "kind": "text", "layout": layout},
+            {"do": "add", "page": page, "kind": "text", "layout": layout, "content": {}},
+            {"do": "change_kind", "page": page, "section": section.id, "kind": other, "layout": layout},
+        ):
+            with pytest.raises(ChangeError):
+                do(site, asked)

@@ -7,7 +7,7 @@ from formulon.core.site.documents import FRAME_DOCUMENT, Body, page_bodies, page
 from formulon.core.site.phrases import page_named
 from formulon.core.site.planning.material import NEAR, nearness, page_id
 from formulon.core.site.planning.planner import plan
-from formulon.core.site.site import TAKEN, Page, Site
+from formulon.core.site.site import MOST_ENTRIES, TAKEN, Page, Site
 from formulon.core.site.structure.leads import leading_somewhere, led_elsewhere
 from formulon.core.site.structure.operations import AddPage, DuplicatePage, MovePage, PageOperation, RemovePage, RenamePage
 from formulon.core.site.structure.sections import Work, place_after
@@ -160,7 +160,7 @@ def _keep_menu(work: Work, first: Body, second: Body) -> None:
     if named and not frame["menu"]:
         entries = [{"label": one["menu"], "to": f"page:{first['id']}#{one['id']}", "items": []} for one in named]
         added = [{"label": second["name"], "to": f"page:{second['id']}", "items": []}] if second["menu"] else []
-        work.bodies[FRAME_DOCUMENT] = frame | {"menu": [*entries, *added]}
+        work.bodies[FRAME_DOCUMENT] = frame | {"menu": [*entries[: MOST_ENTRIES - len(added)], *added]}
 
 
 def _named(work: Work, name: str) -> str:

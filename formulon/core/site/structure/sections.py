@@ -8,7 +8,7 @@ from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.composing.shaped import shaped
 from formulon.core.site.documents import FRAME_DOCUMENT, Bodies, Body, page_bodies, page_document
 from formulon.core.site.kind import Kind
-from formulon.core.site.site import FRAME, Section
+from formulon.core.site.site import FRAME, MOST_SECTIONS, Section
 from formulon.core.site.structure.leads import leading_somewhere
 from formulon.core.site.structure.operations import (
     Add,
@@ -55,6 +55,9 @@ class Work:
         return named + [one for one in there if one not in named]
 
     def put(self, page: str, sections: list[Body]) -> None:
+        """Gives a page its sections. Raises ChangeError for more than a page has."""
+        if len(sections) > MOST_SECTIONS:
+            raise ChangeError(f"A page has {MOST_SECTIONS} sections at most. Take one out, or make another page.")
         self.bodies[page_document(page)] = self.of(page) | {"sections": sections}
 
     def done(self, label: str, page: str, section: str = "") -> None:
@@ -161,7 +164,10 @@ def _add(work: Work, operation: Add) -> None:
     if kind is None or operation.kind in FRAME:
         raise ChangeError("There is no such kind of section to add.")
     sections = list(work.of(operation.page)["sections"])
-    content = blank(kind, operation.layout) if operation.content is None else operation.content
+    try:
+        content = blank(kind, operation.layout) if operation.content is None else operation.content
+    except ValueError as error:
+        raise ChangeError(str(error)) from error
     content = leading_somewhere(content, work.bodies, work.order()[0])
     place = place_after([each["id"] for each in sections], operation.after)
     made: Body = {
