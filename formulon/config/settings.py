@@ -118,6 +118,23 @@ DATA_UPLOAD_MAX_NUMBER_FILES = 300  # a folder is dropped whole; services/source
 # Bytes that a workspace may keep: files, pictures, fonts and releases.
 WORKSPACE_QUOTA = int(_setting("WORKSPACE_QUOTA", "4000000000"))
 
+# Enquiries: how many one sender may send in ten minutes, how many a brand takes a day, and how many, and how many bytes, it keeps.
+ENQUIRIES_BY_SENDER = int(_setting("ENQUIRIES_BY_SENDER", "5"))
+ENQUIRIES_A_DAY = int(_setting("ENQUIRIES_A_DAY", "500"))
+ENQUIRIES_KEPT = int(_setting("ENQUIRIES_KEPT", "10000"))
+ENQUIRIES_BYTES = int(_setting("ENQUIRIES_BYTES", "20000000"))
+
+# Mail goes to a server where one is named; else each message is written to a folder, as a file that mail programs open.
+MAIL_FOLDER = ROOT / "var" / "mail"
+EMAIL_HOST = _setting("MAIL_HOST")
+EMAIL_PORT = int(_setting("MAIL_PORT", "587"))
+EMAIL_HOST_USER = _setting("MAIL_USER")
+EMAIL_HOST_PASSWORD = _setting("MAIL_PASSWORD")
+EMAIL_USE_TLS = _setting("MAIL_TLS", "1") == "1"
+EMAIL_TIMEOUT = 20
+EMAIL_BACKEND = "django.core.mail.backends.smtp.EmailBackend" if EMAIL_HOST else "formulon.studio.mail.FolderBackend"
+DEFAULT_FROM_EMAIL = _setting("MAIL_FROM", f"website@{SITES_HOST if SITES_HOST[-1:].isalpha() else 'localhost'}")
+
 REST_FRAMEWORK = {
     "DEFAULT_AUTHENTICATION_CLASSES": ["formulon.studio.api.access.SignedIn"],
     "DEFAULT_PERMISSION_CLASSES": ["rest_framework.permissions.IsAuthenticated"],

@@ -8,13 +8,18 @@ import gzip
 import re
 from collections.abc import Callable
 from functools import lru_cache
+from urllib.parse import urlsplit
 
 import brotli
 from django.conf import settings
-from django.http import Http404, HttpRequest, HttpResponse, HttpResponseNotAllowed, HttpResponseRedirect
+from django.http import Http404, HttpRequest, HttpResponse, HttpResponseNotAllowed, HttpResponseRedirect, QueryDict
 from django.http.request import split_domain_port
 
+from formulon.core.site.forms import MOST_ANY, corrected
+from formulon.core.site.slot_types.form import SENT
 from formulon.studio.models import Blob, Release
+from formulon.studio.services import enquiries
+from formulon.studio.services.enquiries import Taken
 
 _TYPES = {
     "html": "text/html; charset=utf-8",
@@ -34,13 +39,15 @@ _LEAST = 400  # bytes from which compressing is worth it
 _HEADERS = {
     "Content-Security-Policy": (
         "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; manifest-src 'self'; base-uri 'none'; "
-        "form-action mailto:"
+        "form-action 'self' https:"
     ),
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "strict-origin-when-cross-origin",
 }
 _YEAR = "public, max-age=31536000, immutable"
 _NOT_FOUND = "404.html"
+_SENT = re.compile(rf"/([a-z0-9-]+)/{SENT}([a-z0-9-]{{1,60}})/([a-z0-9-]{{1,60}})")
+_FORM = "application/x-www-form-urlencoded"  # as browsers send forms that say nothing else
 
 
 def name_of(request: HttpRequest) -> str:
@@ -61,9 +68,39 @@ class SitesHostMiddleware:
             return self.get_response(request)
         if name != settings.SITES_HOST:
             return HttpResponse("There is nothing at this name.", status=404, content_type=_TYPES["txt"])
+        sent = _SENT.fullmatch(request.path)
+        if request.method == "POST" and sent:
+            return _take(request, *sent.groups())
         if request.method not in ("GET", "HEAD"):
             return HttpResponseNotAllowed(["GET", "HEAD"])
+        if sent:  # an address that somebody keeps, or comes back to
+            return HttpResponseRedirect(f"/{sent[1]}/")
         return _serve(request)
+
+
+def _take(request: HttpRequest, slug: str, page: str, section: str) -> HttpResponse:
+    """What a visitor sends through a form: kept and thanked for, or the page once more with what is wrong."""
+    try:
+        release = _whole_release(slug)
+        form = enquiries.form_in(release, page, section)
+    except Http404:
+        form = None
+    if form is None:
+        return not_found(request)
+    if int(request.META.get("CONTENT_LENGTH") or 0) > MOST_ANY or request.content_type != _FORM:
+        return HttpResponse("That is more than a form holds.", status=413, content_type=_TYPES["txt"], headers=_HEADERS)
+    taken, sent = enquiries.take(release, form, QueryDict(request.body, encoding="utf-8"), request.META.get("REMOTE_ADDR", ""))
+    root = f"/{slug}/"
+    if taken is Taken.KEPT:
+        own = form.site.frame.address
+        if own and request.headers.get("Origin", "-") == own[: len(own) - len(urlsplit(own).path)]:
+            root = own  # sent from where the site stands, which is elsewhere
+        return HttpResponse(status=303, headers={**_HEADERS, "Location": root + form.after, "Cache-Control": "no-store"})
+    status = {Taken.WRONG: 422, Taken.TOO_MANY: 429, Taken.NO_ROOM: 503}[taken]
+    whole = "" if taken is Taken.WRONG else taken.value
+    shown = _bytes(release.files[form.file])
+    made = corrected(shown, form.name, form.value, sent, form.site.identity.language, root, whole)
+    return _whole(made, "html", {**_HEADERS, "Cache-Control": "no-store"}, status)
 
 
 def _serve(request: HttpRequest) -> HttpResponse:
@@ -161,13 +198,20 @@ def _missing(request: HttpRequest, slug: str, release: Release) -> HttpResponse:
     digest = release.files.get(_NOT_FOUND)
     if digest is None:
         raise Http404
-    text = re.sub(r'(href|src)="(?![a-z]+:|/|#)', rf'\1="/{slug}/', _bytes(digest).decode())
+    text = re.sub(r'(href|src|action)="(?![a-z]+:|/|#)', rf'\1="/{slug}/', _bytes(digest).decode())
     return _whole(text.encode(), "html", {**_HEADERS, "Cache-Control": "no-cache"}, 404)
 
 
 def not_found(request: HttpRequest) -> HttpResponse:
     """There is no such page, and no site whose page could say so."""
     return HttpResponse("There is no page here.", status=404, content_type="text/plain; charset=utf-8", headers=_HEADERS)
+
+
+def _whole_release(slug: str) -> Release:
+    release = Release.objects.filter(brand__slug=slug).order_by("-number").first()
+    if release is None:
+        raise Http404
+    return release
 
 
 def _live(slug: str) -> Release:

@@ -44,6 +44,7 @@ class Brand(models.Model):
     slug = models.SlugField(max_length=60, unique=True)
     created = models.DateTimeField(auto_now_add=True)
     planned = models.JSONField(default=dict, blank=True)
+    enquiries_days = models.PositiveSmallIntegerField(default=180, help_text="How long enquiries are kept.")
 
     class Meta:
         ordering = ["created"]
@@ -211,3 +212,35 @@ class Release(models.Model):
 
     def __str__(self) -> str:
         return f"{self.brand} r{self.number}"
+
+
+class Enquiry(models.Model):
+    """What a visitor sent through a form of a published site. It is kept for as long as the brand says, and erased for good."""
+
+    class State(models.TextChoices):
+        NEW = "new", "New"
+        READ = "read", "Read"
+        ANSWERED = "answered", "Answered"
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="enquiries")
+    received = models.DateTimeField(default=timezone.now, db_index=True)
+    page = models.CharField(max_length=200, help_text="The name of the page, as it was.")
+    form = models.CharField(max_length=200, help_text="The headline over the form, as it was.")
+    recipient = models.CharField(max_length=400)
+    answers = models.JSONField(help_text="Label, kind and value of each field.")
+    person = models.CharField(
+        max_length=254, blank=True, db_index=True, help_text="The sender's mail address in small letters."
+    )
+    words = models.TextField(help_text="All of it in small letters, for searching.")
+    size = models.PositiveIntegerField(help_text="Bytes.")
+    sender = models.CharField(max_length=40, help_text="The network address as a keyed hash, for limits alone.")
+    state = models.CharField(max_length=8, choices=State, default=State.NEW)
+    mailed = models.DateTimeField(null=True, help_text="When it was handed to the mail.")
+
+    class Meta:
+        ordering = ["-received", "id"]
+        verbose_name_plural = "enquiries"
+
+    def __str__(self) -> str:
+        return f"{self.brand}: {self.form}, {self.received:%Y-%m-%d %H:%M}"

@@ -1,9 +1,9 @@
 """What runs in the background, by Procrastinate on the same PostgreSQL."""
 
-from procrastinate import JobContext
+from procrastinate import JobContext, RetryStrategy
 from procrastinate.contrib.django import app
 
-from formulon.studio.services import deciding, sources, sweeping
+from formulon.studio.services import deciding, enquiries, sources, sweeping
 
 
 @app.task(name="read_intake", queue="reading")
@@ -23,8 +23,10 @@ async def retry_stalled(context: JobContext, timestamp: int) -> None:
 @app.periodic(cron="17 * * * *")
 @app.task(name="sweep_hourly", queue="reading", queueing_lock="sweep_hourly")
 def sweep_hourly(timestamp: int) -> None:
-    """Gives back the space of files to which nothing refers any more, and encodes what an earlier version kept."""
+    """Gives back the space of files to which nothing refers any more, erases enquiries that were kept for long enough, and encodes what
+    an earlier version kept."""
     sweeping.sweep()
+    enquiries.erase_old()
     for picture_id in deciding.unencoded():
         deciding.encode_picture(picture_id)
 
@@ -39,3 +41,9 @@ def sweep() -> None:
 def encode_picture(picture_id: int) -> None:
     """Makes the sizes of a photograph in the smaller form."""
     deciding.encode_picture(picture_id)
+
+
+@app.task(name="mail_enquiry", queue="reading", retry=RetryStrategy(max_attempts=8, exponential_wait=5))
+def mail_enquiry(enquiry_id: str) -> None:
+    """Mails what a visitor sent; tried again while the mail server cannot be reached."""
+    enquiries.send(enquiry_id)

@@ -89,7 +89,7 @@ def test_what_was_taken_back_under_the_old_form_can_be_made_again() -> None:
             (4, "undo", "Taken back: 12 px", 3), (5, "undo", "Taken back: 10 px", 2),
         ]  # fmt: skip
         assert entries[3].edits[0]["forward"] == patch(10) and entries[3].created == entries[2].created
-        _, forth = steps(Brand.objects.get(pk=brand.pk), None)
+        _, forth = steps(Brand.objects.only("pk").get(pk=brand.pk), None)
         assert forth is not None and forth.label == "10 px", "the one that was taken back last comes first"
         executor = MigrationExecutor(connection)
         executor.migrate(BEFORE_8)

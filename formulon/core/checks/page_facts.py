@@ -159,7 +159,17 @@ class OwnCode:
     untold: tuple[str, ...]
 
 
-Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode
+@dataclass(frozen=True, slots=True)
+class FormFact:
+    """A form: the words on its button, whom it is sent to, empty where nobody is named, and its fields by label and kind."""
+
+    place: PagePlace
+    label: str
+    to: str
+    fields: tuple[tuple[str, str], ...]
+
+
+Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
 
 
 def is_large(run: TextRun, width: int) -> bool:

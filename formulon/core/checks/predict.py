@@ -4,6 +4,7 @@ from collections.abc import Iterable, Iterator
 from dataclasses import replace
 from typing import Any
 
+from formulon.core.checks.form_facts import form_facts
 from formulon.core.checks.own_code import code_facts
 from formulon.core.checks.page_facts import (
     Destination,
@@ -392,6 +393,10 @@ class Prediction:
         gap = px(self.system, "space/3", 360)
         yield Target(place, label, "button" if variant != "text" else "link", sizes, gap, gap)
         yield Destination(place, label, to, self.alive(to), variant)
+
+    def form(self, place: PagePlace, section: Section, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
+        """A form: whom it is sent to, and its button."""
+        yield from form_facts(self, place, section, slot, value, ground)
 
     def code(self, place: PagePlace, section: Section, slot: Slot, value: dict[str, str], ground: str) -> Iterator[Fact]:
         """The designer's own HTML and CSS."""

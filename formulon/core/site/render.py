@@ -9,7 +9,7 @@ from typing import Any, NamedTuple
 import jinja2
 from markupsafe import Markup
 
-from formulon.core.site import fonts, missing, pictures, structured, touch_icons
+from formulon.core.site import fonts, missing, pictures, structured, thanks, touch_icons
 from formulon.core.site import motif_drawn as motif
 from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import item_grounds, region_ground
@@ -65,6 +65,8 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
         if one.path not in files and site.is_there(one.to)
     }
     files[f"{missing.ID}.html"] = render_page(site, system, missing.missing_page(site)).encode()
+    if thanks.is_wanted(site) and thanks.FILE not in files:  # a page of that name thanks in its own words
+        files[thanks.FILE] = render_page(site, system, thanks.thanks_page(site)).encode()
     own = own_css(section for page in site.drawn for section in page.sections)
     css = style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site) + own
     files["tokens.css"] = minified(fonts.face_rules(site, system) + tokens_css(system, used_in(css))).encode()

@@ -7,7 +7,7 @@ from pathlib import Path
 
 import rcssmin
 
-from formulon.core.site import missing
+from formulon.core.site import missing, thanks
 from formulon.core.site import motif_drawn as motif
 from formulon.core.site.catalogue import CATALOGUE, class_of_layout, kind_css, kind_file, layout_of
 from formulon.core.site.header import header_css
@@ -150,7 +150,7 @@ def steps_of(site: Site) -> frozenset[str]:
 
 
 def _sections(site: Site) -> Iterator[Section]:
-    for page in (*site.drawn, missing.missing_page(site)):
+    for page in (*site.drawn, missing.missing_page(site), thanks.thanks_page(site)):
         yield from page.sections
     yield from (getattr(site.frame, part) for part in FRAME)
 

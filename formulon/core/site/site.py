@@ -174,6 +174,12 @@ class Frame(Model):
     address: str = Field(
         default="", max_length=300, description="Where the site will stand, for search engines and links to it."
     )
+    forms_at: str = Field(
+        default="",
+        max_length=300,
+        pattern=r"^(https?://[^\s<>\"'\\]+)?$",
+        description="What takes the forms of a site that stands elsewhere; empty where that is this host.",
+    )
 
     @property
     def ids(self) -> tuple[str, str]:

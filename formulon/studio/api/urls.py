@@ -5,6 +5,7 @@ from drf_spectacular.views import SpectacularAPIView
 
 from formulon.studio.api import (
     color_views,
+    enquiry_views,
     guide_views,
     layout_views,
     logo_views,
@@ -74,6 +75,12 @@ urlpatterns = [
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/copy", structure_views.CopyView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
     path(f"{_BRAND}/preflight/fixes", views.FixesView.as_view()),
+    path(f"{_BRAND}/enquiries", enquiry_views.EnquiriesView.as_view()),
+    path(f"{_BRAND}/enquiries/count", enquiry_views.CountView.as_view()),
+    path(f"{_BRAND}/enquiries/marks", enquiry_views.MarksView.as_view()),
+    path(f"{_BRAND}/enquiries/erasures", enquiry_views.ErasuresView.as_view()),
+    path(f"{_BRAND}/enquiries/days", enquiry_views.DaysView.as_view()),
+    path(f"{_BRAND}/enquiries/csv", enquiry_views.CsvView.as_view()),
     path(f"{_BRAND}/marks", views.MarksView.as_view()),
     path(f"{_BRAND}/releases", views.ReleasesView.as_view()),
     path(f"{_BRAND}/releases/<int:number>/zip", views.ReleaseZipView.as_view()),

@@ -269,4 +269,5 @@ class ReleaseZipView(View):
             raise Http404
         name = f"{brand.slug}-r{release.number}.zip"
         headers = {"Content-Disposition": f'attachment; filename="{name}"'}
-        return HttpResponse(releases.archive(release), content_type="application/zip", headers=headers)
+        address = answers.address_of(request._request, brand)
+        return HttpResponse(releases.archive(release, address), content_type="application/zip", headers=headers)

@@ -6,6 +6,7 @@ from django.db import transaction
 from procrastinate.contrib.django import app
 
 from formulon.studio.models import Brand, Membership
+from formulon.studio.services import enquiries
 
 
 def may_remove(person: User, brand: Brand) -> bool:
@@ -17,9 +18,10 @@ def may_remove(person: User, brand: Brand) -> bool:
 
 @transaction.atomic
 def remove(brand: Brand, person: User) -> None:
-    """Deletes a brand: documents, history, files, pictures, releases. What nothing refers to any more is swept afterwards.
+    """Deletes a brand: documents, history, files, pictures, releases, enquiries. What nothing refers to any more is swept afterwards.
     Raises PermissionDenied."""
     if not may_remove(person, brand):
         raise PermissionDenied
+    enquiries.erase_all(brand)
     brand.delete()
     app.configure_task("sweep", queue="reading").defer()

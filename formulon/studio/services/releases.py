@@ -15,7 +15,8 @@ from formulon.core.browser import printed
 from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.runner import check
-from formulon.core.site.documents import IDENTITY, of_site
+from formulon.core.site.documents import FRAME_DOCUMENT, IDENTITY, of_site
+from formulon.core.site.forms import taken_at
 from formulon.core.site.guide import FILE, guide_alone, guide_files
 from formulon.core.site.render import render
 from formulon.core.site.social import social_path, social_picture
@@ -93,9 +94,11 @@ def _guide(brand: Brand) -> dict[str, bytes]:
     return {path: data for path, data in made.items() if not (path.startswith(kept_out) and path.endswith(".woff2"))}
 
 
-def archive(release: Release) -> bytes:
+def archive(release: Release, address: str) -> bytes:
     """The release as a ZIP that any static server can serve. The same release gives the same bytes. Fonts whose files
-    forbid embedding are for the site alone and stay out; pages then show their stand-ins."""
+    forbid embedding are for the site alone and stay out; pages then show their stand-ins. Forms are sent where the frame says, else to
+    the site's own `address` on this host, which takes them from anywhere."""
+    stated = release.snapshot[FRAME_DOCUMENT].get("forms_at", "")
     fonts = release.snapshot[IDENTITY].get("fonts", [])
     kept_out = tuple(f"fonts/{font['id']}/" for font in fonts if font["restricted"])
     blobs = {blob.sha256: bytes(blob.data) for blob in Blob.objects.filter(pk__in=set(release.files.values()))}
@@ -106,5 +109,8 @@ def archive(release: Release) -> bytes:
                 continue
             entry = zipfile.ZipInfo(path, date_time=release.created.timetuple()[:6])
             entry.external_attr = 0o644 << 16
-            package.writestr(entry, blobs[digest], zipfile.ZIP_DEFLATED)
+            data = blobs[digest]
+            if path.endswith(".html"):
+                data = taken_at(data, stated, address)
+            package.writestr(entry, data, zipfile.ZIP_DEFLATED)
     return out.getvalue()

@@ -22,6 +22,15 @@ OWN = {
         },
     },
 }
+FORMS = [
+    {
+        "id": f"form-{number}",
+        "kind": "contact",
+        "layout": "desk",
+        "content": {"heading": "Ask", "form": {"fields": [{"label": "Child"}, {"label": label}], "label": "Send", "to": to}},
+    }
+    for number, (label, to) in enumerate((("child", ""), ("Name", "tel:112")))
+]
 
 
 def broken(site: Site) -> Site:
@@ -56,6 +65,7 @@ def broken(site: Site) -> Site:
                 {"op": "replace", "path": "/sections/2/content/text", "value": "Made with Ж"},
                 {"op": "replace", "path": "/sections/1/content/items/1/text", "value": "[Forty-five minutes]"},
                 {"op": "add", "path": "/sections/-", "value": OWN},
+                *({"op": "add", "path": "/sections/-", "value": one} for one in FORMS),
             ],
         ),
     ]

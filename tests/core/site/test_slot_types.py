@@ -154,11 +154,12 @@ def test_a_form_has_a_label_for_every_field_and_says_where_it_goes() -> None:
     site = with_section("contact", "desk", heading="Ask", form={"fields": fields, "label": "Send", "to": "mailto:a@b.example"})
     html = render(site, site.system())["index.html"].decode()
     (form,) = lxml_html.fromstring(html).findall(".//form")
-    assert form.get("action") == "mailto:a@b.example" and form.get("method") == "post"
+    assert form.get("action") == "send/home/one" and form.get("method") == "post" and "a@b.example" not in html
     controls = {one.get("id"): one for one in form.iter("input", "textarea")}
     labels = {one.get("for"): "".join(one.itertext()) for one in form.iter("label")}
-    assert controls.keys() == labels.keys() and list(labels.values()) == ["Email", 'What <is> "it"?']
-    email, words = controls.values()
+    assert controls.keys() == labels.keys() and list(labels.values())[:2] == ["Email", 'What <is> "it"?']
+    email, words, trap = controls.values()
+    assert trap.get("tabindex") == "-1" and form.find_class("leave")[0].get("aria-hidden") == "true"
     assert email.get("required") is not None and email.get("type") == email.get("autocomplete") == "email"
     assert form.get_element_by_id(email.get("aria-describedby")).text == "We answer within a day." and words.tag == "textarea"
     page = site.pages[0]

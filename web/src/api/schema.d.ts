@@ -4092,8 +4092,11 @@ export interface components {
              * @default paper
              */
             ground: components["schemas"]["GroundEnum"];
-            /** Content */
-            content?: {
+            /**
+             * Content
+             * @default {}
+             */
+            content: {
                 [key: string]: unknown;
             };
             /**
@@ -4141,8 +4144,9 @@ export interface components {
             /**
              * Hidden On
              * @description Widths at which it is not shown.
+             * @default []
              */
-            hidden_on?: components["schemas"]["WidthClassEnum"][];
+            hidden_on: components["schemas"]["WidthClassEnum"][];
             /**
              * Reason
              * @description Why it departs from the system.
@@ -4152,8 +4156,9 @@ export interface components {
             /**
              * Aside
              * @description What it said as other kinds, by kind.
+             * @default {}
              */
-            aside?: {
+            aside: {
                 [key: string]: components["schemas"]["SetAside"];
             };
         };

@@ -32,6 +32,12 @@ class Work(Protocol):
     def action(self, place: Any, section: "Section", slot: "Slot", value: dict[str, Any], ground: str) -> Iterator[Any]:
         """A button or a link of its own."""
 
+    def form(self, place: Any, section: "Section", slot: "Slot", value: dict[str, Any], ground: str) -> Iterator[Any]:
+        """A form: whom it is sent to, and its button."""
+
+    def alive(self, to: str) -> bool:
+        """Whether a destination leads anywhere that is known."""
+
     def picture(self, place: Any, value: dict[str, Any]) -> Any:
         """A picture."""
 
