@@ -155,6 +155,7 @@ SPECTACULAR_SETTINGS = {
         "SchemesOfPagesEnum": ["light", "dark", "both"],
         "WidthClassEnum": ["phone", "tablet", "desktop"],
         "SectionGroundEnum": ["paper", "tint", "brand", "accent", "deep"],
+        "EnquiryStateEnum": ["new", "read", "answered"],
         "StylePartEnum": "formulon.core.system.documents.choices.STYLE_PARTS",
     },
 }

@@ -204,9 +204,7 @@ def test_they_are_searched_by_words_in_any_script_and_paged(published: Brand, an
     assert [one["person"] for one in inbox(anna, published, "?words=ЭКСКУРСИЯ")["enquiries"]] == ["Анна"]
     assert inbox(anna, published, "?words=שישי")["found"] == 1 and inbox(anna, published, "?words=xyz")["enquiries"] == []
     assert inbox(anna, published, "?state=read")["found"] == 0 and inbox(anna, published, "?start=2")["found"] == 3
-    assert (
-        len(inbox(anna, published, "?start=2")["enquiries"]) == 1 and inbox(anna, published, "?start=x")["found"] == 3
-    )
+    assert len(inbox(anna, published, "?start=2")["enquiries"]) == 1 and inbox(anna, published, "?start=x")["found"] == 3
 
 
 def test_what_is_old_goes_by_itself_with_its_message(published: Brand, anna: Api, folder: Path) -> None:

@@ -108,3 +108,15 @@ class Copied(Shape):
 
     brand: str
     page: str
+
+
+class FormStartCard(Shape):
+    """A form to begin with, as a value of its slot."""
+
+    id: str
+    name: str
+    value: dict[str, Any]
+
+
+class FormStarts(Shape):
+    starts: list[FormStartCard]

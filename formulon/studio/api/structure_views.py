@@ -6,6 +6,7 @@ from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 
 from formulon.core.site.composing.shaped import parts_of
+from formulon.core.site.planning.form_starts import form_starts
 from formulon.core.site.render import render_page
 from formulon.studio.api import shapes, structure_shapes
 from formulon.studio.api.access import brand_of, user_of
@@ -109,3 +110,12 @@ class CopyView(View):
         other = brand_of(request, str(wanted.brand), write=True)
         page = copying.copy_to(brand, page_id, section_id, other, user_of(request))
         return answer(structure_shapes.Copied(brand=identity_of(other).name, page=page))
+
+
+class FormStartsView(View):
+    @extend_schema(responses=structure_shapes.FormStarts)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """Forms to begin with, in the site's language."""
+        made = form_starts(identity_of(brand_of(request, brand_id)))
+        cards = [structure_shapes.FormStartCard(id=one.id, name=one.name, value=one.value) for one in made]
+        return answer(structure_shapes.FormStarts(starts=cards))

@@ -75,6 +75,7 @@ urlpatterns = [
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/copy", structure_views.CopyView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
     path(f"{_BRAND}/preflight/fixes", views.FixesView.as_view()),
+    path(f"{_BRAND}/form-starts", structure_views.FormStartsView.as_view()),
     path(f"{_BRAND}/enquiries", enquiry_views.EnquiriesView.as_view()),
     path(f"{_BRAND}/enquiries/count", enquiry_views.CountView.as_view()),
     path(f"{_BRAND}/enquiries/marks", enquiry_views.MarksView.as_view()),

@@ -110,3 +110,6 @@ export type PageManner = Schemas['PageManner'];
 export type PaletteCard = Schemas['PaletteCard'];
 export type StyleProposals = Schemas['StyleProposals'];
 export type StylePart = StyleProposals['parts'][number]['id'];
+
+export type Enquiry = Schemas['EnquiryCard'];
+export type EnquiryState = Enquiry['state'];

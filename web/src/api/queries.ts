@@ -399,3 +399,13 @@ export function useSearch(brandId: string, asked: { words: string; cases: boolea
     placeholderData: (previous) => previous,
   });
 }
+
+/** Forms to begin with, in the site's language. */
+export function useFormStarts(brandId: string, revision: number) {
+  return useQuery({
+    queryKey: ['form starts', brandId, revision],
+    queryFn: () =>
+      unwrap(client.GET('/api/brands/{brand_id}/form-starts', { params: { path: { brand_id: brandId } } })),
+    placeholderData: (previous) => previous,
+  });
+}

@@ -109,6 +109,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/enquiries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What was sent, the newest first, fifty at once. */
+        get: operations["brands_enquiries_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/enquiries/count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description How many are new. */
+        get: operations["brands_enquiries_count_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/enquiries/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The same as CSV, all of it. */
+        get: operations["brands_enquiries_csv_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/enquiries/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Says how long enquiries are kept. What is older goes within the hour. */
+        post: operations["brands_enquiries_days_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/enquiries/erasures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Erases enquiries for good: some, or all that one person sent. */
+        post: operations["brands_enquiries_erasures_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/enquiries/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Marks enquiries as new, read or answered. */
+        post: operations["brands_enquiries_marks_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/facts": {
         parameters: {
             query?: never;
@@ -152,6 +254,23 @@ export interface paths {
         };
         /** @description One file of the brand's own typefaces, for previews. It was rebuilt by the reader's process. */
         get: operations["brands_fonts_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/form-starts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Forms to begin with, in the site's language. */
+        get: operations["brands_form_starts_retrieve"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1104,6 +1223,15 @@ export interface components {
             /** Seed */
             seed: number;
         };
+        /** AnswerCard */
+        AnswerCard: {
+            /** Label */
+            label: string;
+            /** Kind */
+            kind: string;
+            /** Value */
+            value: string;
+        };
         /**
          * Answered
          * @description What an instruction comes to; without changes, why there are none, with instructions that are near.
@@ -1840,6 +1968,11 @@ export interface components {
              */
             picture: number | null;
         };
+        /** Counted */
+        Counted: {
+            /** Count */
+            count: number;
+        };
         /** Credentials */
         CredentialsRequest: {
             /** Username */
@@ -1995,6 +2128,89 @@ export interface components {
         /** @enum {string} */
         ElevationEnum: "none" | "soft" | "crisp";
         /**
+         * Enquiries
+         * @description A page of the inbox: `found` is how many there are of what was asked for. `kept` and `bytes` are how much the brand keeps of how
+         *     much it may; `folder` is whether mail is written to a folder for want of a server.
+         */
+        Enquiries: {
+            /** Enquiries */
+            enquiries: components["schemas"]["EnquiryCard"][];
+            /** Found */
+            found: number;
+            counts: components["schemas"]["EnquiryCounts"];
+            /** Kept */
+            kept: number;
+            /** Most */
+            most: number;
+            /** Bytes */
+            bytes: number;
+            /** Most Bytes */
+            most_bytes: number;
+            /** Days */
+            days: number;
+            /** Days Offered */
+            days_offered: number[];
+            /** Folder */
+            folder: boolean;
+        };
+        /**
+         * EnquiryCard
+         * @description One enquiry. `person` is who wrote it, by name where one was asked for; `email` is where it can be answered; `mailed` is whether
+         *     it was handed to the mail.
+         */
+        EnquiryCard: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Received
+             * Format: date-time
+             */
+            received: string;
+            /** Page */
+            page: string;
+            /** Form */
+            form: string;
+            /** Recipient */
+            recipient: string;
+            /** Person */
+            person: string;
+            /** Email */
+            email: string;
+            /** State */
+            state: components["schemas"]["EnquiryStateEnum"];
+            /** Mailed */
+            mailed: boolean;
+            /** Answers */
+            answers: components["schemas"]["AnswerCard"][];
+        };
+        /** EnquiryCounts */
+        EnquiryCounts: {
+            /** New */
+            new: number;
+            /** Read */
+            read: number;
+            /** Answered */
+            answered: number;
+        };
+        /** @enum {string} */
+        EnquiryStateEnum: "new" | "read" | "answered";
+        /**
+         * Erasure
+         * @description Which enquiries are to be erased: some, or all that a person sent from a mail address.
+         */
+        ErasureRequest: {
+            /** Ids */
+            ids?: string[];
+            /**
+             * Person
+             * @default
+             */
+            person: string;
+        };
+        /**
          * Evidence
          * @description Where a fact was read: file, place in it, as written, how often, share of area or text (0–1), how sure (0–1).
          */
@@ -2073,7 +2289,7 @@ export interface components {
              * State
              * @default open
              */
-            state: components["schemas"]["StateEnum"];
+            state: components["schemas"]["FactStateEnum"];
             /** Taken */
             taken?: string[];
             /**
@@ -2093,6 +2309,8 @@ export interface components {
             /** Label */
             label: string;
         };
+        /** @enum {string} */
+        FactStateEnum: "open" | "accepted" | "locked" | "rejected";
         /**
          * FactsRequest
          * @description What is wanted of facts; the revisions are those that it was based on.
@@ -2299,6 +2517,25 @@ export interface components {
             /** Label */
             label: string;
         };
+        /**
+         * FormStartCard
+         * @description A form to begin with, as a value of its slot.
+         */
+        FormStartCard: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Value */
+            value: {
+                [key: string]: unknown;
+            };
+        };
+        /** FormStarts */
+        FormStarts: {
+            /** Starts */
+            starts: components["schemas"]["FormStartCard"][];
+        };
         /** @enum {string} */
         FoundInEnum: "content" | "menu" | "address";
         /**
@@ -2328,6 +2565,12 @@ export interface components {
              * @default
              */
             address: string;
+            /**
+             * Forms At
+             * @description What takes the forms of a site that stands elsewhere; empty where that is this host.
+             * @default
+             */
+            forms_at: string;
         };
         /** FrameDocument */
         FrameDocument: {
@@ -2532,6 +2775,22 @@ export interface components {
              * @default
              */
             slot: string;
+        };
+        /**
+         * Keeping
+         * @description For how many days enquiries are kept.
+         */
+        Keeping: {
+            /** Days */
+            days: number;
+        };
+        /**
+         * Keeping
+         * @description For how many days enquiries are kept.
+         */
+        KeepingRequest: {
+            /** Days */
+            days: number;
         };
         /** KindCard */
         KindCard: {
@@ -2803,6 +3062,16 @@ export interface components {
             workbench: components["schemas"]["Changed"];
             /** Notes */
             notes: string[];
+        };
+        /**
+         * Marking
+         * @description What enquiries are to be marked as.
+         */
+        MarkingRequest: {
+            /** Ids */
+            ids: string[];
+            /** State */
+            state: components["schemas"]["EnquiryStateEnum"];
         };
         /** @enum {string} */
         MeantForEnum: "any" | "light" | "dark";
@@ -4263,8 +4532,6 @@ export interface components {
             /** Character */
             character: string;
         };
-        /** @enum {string} */
-        StateEnum: "open" | "accepted" | "locked" | "rejected";
         /**
          * Step
          * @description A step of the type scale, its family by id: sizes in px at 360 and 1280 px of viewport, line height as a factor.
@@ -5002,6 +5269,194 @@ export interface operations {
             };
         };
     };
+    brands_enquiries_retrieve: {
+        parameters: {
+            query?: {
+                /** @description How many are passed over. */
+                start?: number;
+                state?: "answered" | "new" | "read";
+                /** @description Words, every one of which an enquiry holds. */
+                words?: string;
+            };
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Enquiries"];
+                };
+            };
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_enquiries_count_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Counted"];
+                };
+            };
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_enquiries_csv_retrieve: {
+        parameters: {
+            query?: {
+                state?: "answered" | "new" | "read";
+                /** @description Words, every one of which an enquiry holds. */
+                words?: string;
+            };
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    brands_enquiries_days_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepingRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Keeping"];
+                };
+            };
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_enquiries_erasures_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ErasureRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Counted"];
+                };
+            };
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_enquiries_marks_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkingRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Counted"];
+                };
+            };
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     brands_facts_create: {
         parameters: {
             query?: never;
@@ -5105,6 +5560,27 @@ export interface operations {
                 };
                 content: {
                     "font/woff2": string;
+                };
+            };
+        };
+    };
+    brands_form_starts_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormStarts"];
                 };
             };
         };

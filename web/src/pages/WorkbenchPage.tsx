@@ -16,6 +16,7 @@ import { StaleDialog } from '../shell/StaleDialog';
 import { Ticket } from '../shell/Ticket';
 import { useUndoKeys } from '../shell/useUndoKeys';
 import { IdentityStage } from '../stages/identity/IdentityStage';
+import { InboxStage } from '../stages/inbox/InboxStage';
 import { PagesStage } from '../stages/pages/PagesStage';
 import { PreflightStage } from '../stages/preflight/PreflightStage';
 import { ReleaseStage } from '../stages/release/ReleaseStage';
@@ -27,6 +28,7 @@ const STAGES: Record<string, () => React.ReactNode> = {
   pages: () => <PagesStage />,
   preflight: () => <PreflightStage />,
   release: () => <ReleaseStage />,
+  inbox: () => <InboxStage />,
 };
 
 /** The workbench of one brand. */

@@ -35,6 +35,10 @@ const KEYS: { where: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    where: 'In the inbox',
+    keys: [['↑ ↓', 'to the next enquiry, which is then read']],
+  },
+  {
     where: 'In a text on the page',
     keys: [
       ['Enter', 'stores it'],

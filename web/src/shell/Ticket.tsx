@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { Emblem } from '../parts/Emblem';
 import { MarkImage } from '../parts/MarkImage';
 import type { Workbench } from '../api/client';
+import { useNewEnquiries } from '../api/inbox';
 import { useActions, useShown } from '../bench/useBench';
 import { HistoryDialog } from './HistoryDialog';
 import { KeysDialog, useKeysKey } from './KeysDialog';
@@ -23,6 +24,7 @@ export function Ticket({ stage }: TicketProps) {
   const [looking, setLooking] = useState(false);
   const [asking, setAsking] = useState(false);
   useKeysKey(useCallback(() => setAsking(true), []));
+  const fresh = useNewEnquiries(brand.id, canWrite && brand.releases.length > 0).data?.count ?? 0;
   const identity = brand.identity.body;
   const symbol = identity.marks?.find((mark) => mark.kind === 'symbol') ?? identity.marks?.[0];
   const conflicts = system.conflicts.filter((conflict) => !conflict.cause).length;
@@ -106,6 +108,15 @@ export function Ticket({ stage }: TicketProps) {
         >
           Redo
         </button>
+        {canWrite && (
+          <Link
+            className={`tool${stage === 'inbox' ? ' on' : ''}`}
+            to={`/brands/${brand.id}/inbox`}
+            aria-current={stage === 'inbox' ? 'page' : undefined}
+          >
+            Inbox{fresh ? <b className="tool-count"> {fresh}</b> : ''}
+          </Link>
+        )}
         <button type="button" className="tool" aria-haspopup="dialog" onClick={() => setLooking(true)}>
           History
         </button>

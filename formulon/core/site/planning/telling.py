@@ -11,6 +11,7 @@ from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.mail import mail_to
 from formulon.core.site.planning.assign import USUAL
 from formulon.core.site.planning.blocks import Block
+from formulon.core.site.planning.form_starts import form_start
 from formulon.core.site.planning.material import NEAR, nearness
 from formulon.core.site.planning.plans import Topic, plan_of
 from formulon.core.site.planning.topics import Topics
@@ -365,12 +366,7 @@ class Telling(Topics):
 
     def form(self) -> dict[str, Any]:
         """A form that writes to the brand."""
-        fields = [
-            {"label": self.say("your_name"), "required": True},
-            {"label": self.say("your_email") or self.say("email"), "kind": "email", "required": True},
-            {"label": self.say("message"), "kind": "message", "required": True},
-        ]
-        return {"fields": fields, "label": self.say("send"), "to": mail_to(self.identity.contact.email)}
+        return form_start(self.identity, "enquiry")
 
     def closing(self, home: bool, turn: int) -> Options:
         """What closes a page: a call, or on some inner pages the ways to reach the brand in a row."""

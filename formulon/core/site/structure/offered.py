@@ -9,7 +9,10 @@ from typing import Any
 from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.documents import documents
 from formulon.core.site.kind import Kind
+from formulon.core.site.planning.form_starts import form_start
 from formulon.core.site.planning.planner import plan
+from formulon.core.site.planning.telling import Telling
+from formulon.core.site.planning.writer import BriefWriter
 from formulon.core.site.site import FRAME, Page, Section, Site
 from formulon.core.site.structure.leads import leading_somewhere
 from formulon.core.site.structure.sections import blank
@@ -37,9 +40,22 @@ def offers(site: Site, kind: str) -> list[Offer]:
     for number, layout in enumerate((*declared.layouts, *own)):
         filled = content or blank(declared, layout)
         section = Section(
-            id=f"offer-{number}", kind=kind, layout=layout, departs=True, content=_pictured(site, declared, layout, filled)
+            id=f"offer-{number}",
+            kind=kind,
+            layout=layout,
+            departs=True,
+            content=_formed(site, kind, layout, _pictured(site, declared, layout, filled)),
         )
         made.append(Offer(section, said_on))
+    return made
+
+
+def _formed(site: Site, kind: str, layout: str, content: Content) -> Content:
+    """A content with a form that can be sent, where the layout shows one and nobody has written any."""
+    made = dict(content)
+    for path in layout_of(CATALOGUE[kind], layout).drawn:
+        if CATALOGUE[kind].has(path) and CATALOGUE[kind].slot(path).type == "form" and not (made.get(path) or {}).get("to"):
+            made[path] = form_start(site.identity, "sign-up" if kind == "sign_up" else "enquiry")
     return made
 
 
@@ -55,12 +71,21 @@ def _words(site: Site, kind: str) -> tuple[Content, str]:
         json.dumps(one.content, sort_keys=True): page.name for page in site.pages for one in page.sections if one.kind == kind
     }
     found = [one.content for page in _planned(site) for one in page.sections if one.kind == kind]
+    if kind == "contact":
+        found.append(_contact(site))  # which the plan may have told as cards
     fresh = next((one for one in found if json.dumps(one, sort_keys=True) not in stands), None)
     if fresh is not None and not _said(fresh, site):
         return fresh, ""
     for content in (*found, *(one.content for page in site.pages for one in page.sections if one.kind == kind)):
         return content, stands.get(json.dumps(content, sort_keys=True), "") or _said(content, site)
     return {}, ""
+
+
+def _contact(site: Site) -> Content:
+    """How to reach the brand, beside a form."""
+    telling = Telling(site.identity, site.assets, BriefWriter(), site.identity.name, lambda key: "")
+    heading = telling.say("write_to_us") or telling.name_of("contact")
+    return {"heading": heading, "items": telling.ways_to_reach(), "form": telling.form()}
 
 
 def _said(content: Content, site: Site) -> str:

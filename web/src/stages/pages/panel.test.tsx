@@ -444,30 +444,6 @@ describe('slots that cannot be edited on the page', () => {
     ]);
   });
 
-  it('hold forms: fields as lines, the words on the button, and where it is sent', async () => {
-    const form = { path: 'form', label: 'Form', type: 'form', blank: null, most: 600, one: '', variant: '' };
-    const kind = { ...LIBRARY.kinds[0]!, slots: [form] } as never;
-    const name = { label: 'Name', kind: 'text', required: true, help: '' };
-    const content = { form: { fields: [name], label: 'Send', to: 'mailto:a@example.org' } };
-    const change = vi.fn(() => Promise.resolve(true));
-    const at = rows(withSection({ content }))[0]!;
-    const { bench } = draw(<SlotEditors row={at} kind={kind} change={change} disabled={false} pageId="home" />, {
-      change,
-    });
-    const fields = screen.getByLabelText('Form');
-    expect(fields).toHaveValue('Name | text | required');
-    await userEvent.clear(fields);
-    await userEvent.type(fields, 'Email | email | required | We answer within a day.\n\nWhen | sundial');
-    await userEvent.tab();
-    await userEvent.clear(screen.getByLabelText('Sent to'));
-    await userEvent.type(screen.getByLabelText('Sent to'), 'b@example.org');
-    await userEvent.tab();
-    const stored = changesOf(bench).map((one) => one[1]);
-    expect(stored[0]).toContain('"kind":"email","required":true,"help":"We answer within a day."');
-    expect(stored[0]).toContain('{"label":"When","kind":"text","required":false,"help":""}');
-    expect(stored[1]).toContain('/content/form/to "mailto:b@example.org"');
-  });
-
   it('are those that the layout shows; what is kept for others is told by name', () => {
     const known = LIBRARY.kinds[0]!;
     const layouts = known.layouts.map((one) => ({ ...one, shows: ['heading', 'text', 'action'] }));

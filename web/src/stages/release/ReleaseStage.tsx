@@ -95,6 +95,15 @@ export function ReleaseStage() {
             ? 'Search engines read it on every page, and pictures for links are found under it.'
             : 'Without it places that show links find no picture: they need its whole address.'}
         </p>
+        <Editable
+          label="What takes its forms there"
+          value={brand.frame.body.forms_at ?? ''}
+          placeholder="this host, which sends them on and keeps them in the inbox"
+          disabled={!canWrite}
+          onSave={(value) =>
+            void change('What takes forms', [{ document: FRAME, patch: [{ op: 'add', path: '/forms_at', value }] }])
+          }
+        />
         <h3>Releases</h3>
         {brand.releases.length === 0 && <p className="soft">None yet. The first one puts the site at its address.</p>}
         <table className="releases">

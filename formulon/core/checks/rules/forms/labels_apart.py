@@ -17,7 +17,10 @@ def mend(site: Site, _: System, form: FormFact, verdict: Verdict, __: Mapping[st
     same = [index for index, one in enumerate(fields) if one["label"].strip().casefold() == twice]
     if len(same) < 2:
         return
-    numbered = [one | {"label": f"{one['label']} {same.index(index) + 1}"} if index in same[1:] else one for index, one in enumerate(fields)]
+    numbered = [
+        one | {"label": f"{one['label']} {same.index(index) + 1}"} if index in same[1:] else one
+        for index, one in enumerate(fields)
+    ]
     yield Remedy("Number them", change_slot(site, form.place, "fields", numbered))
     kept = [one for index, one in enumerate(fields) if index not in same[1:]]
     yield Remedy("Keep the first", change_slot(site, form.place, "fields", kept))
