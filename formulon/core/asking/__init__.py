@@ -12,6 +12,8 @@ from formulon.core.site.replan import Difference, differences
 from formulon.core.site.site import Page, Section, Site
 from formulon.core.site.structure import Arranged, Operation, arranged, changes_between
 from formulon.core.site.structure.leads import Lead
+from formulon.core.writing import Rewriter
+from formulon.core.writing.known import REWRITER
 
 
 class NotUnderstood(Exception):
@@ -30,6 +32,7 @@ class About:
     page: Page
     section: Section | None = None
     slot: str = ""
+    rewriter: Rewriter = REWRITER
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,10 +1,10 @@
 """The reader that ships, with every form of words taken in."""
 
-from formulon.core.asking import Reader, pages, sections, texts
+from formulon.core.asking import Reader, pages, sections, texts, words
 from formulon.core.asking.grammar import FORMS, Grammar
 
 READER: Reader = Grammar()
-ABOUT = {"text": texts, "section": sections, "page": pages}
+ABOUT = {"text": (texts, words), "section": (sections, words), "page": (pages, words)}
 
 _HEAD = """# Instructions
 
@@ -13,8 +13,9 @@ what it would change, is shown before it is taken, and it is one entry of the hi
 instructions that are near. Several may be joined by “and” or a comma; they are done one after the other, all or none.
 
 What can be asked of a section can be asked of a text in it, and what can be asked of a page of both. Numbers may be figures or words
-up to ten. Words in quotation marks are taken as they stand. Nothing is made up: a text is only cut at its joints, and what is added and
-not known is marked as still to be written.
+up to ten. Words in quotation marks are taken as they stand. Nothing is made up: a text is cut at its joints, made longer or
+worded otherwise with sentences that the brief and the client's texts have, and what is added and not known is marked as still to be
+written. What was used is told.
 
 A language service can take the grammar's place: `Reader` in `formulon/core/asking/__init__.py` is the protocol.
 

@@ -1,4 +1,5 @@
-"""What can be asked of a text: fewer words, so many lines, words of one's own. No fact is made up: a text is only cut at its joints."""
+"""What can be asked of a text: fewer words, so many lines, words of one's own. No fact is made up: a text is only cut at its joints.
+Other words for it are in words.py."""
 
 import re
 from collections.abc import Iterator
@@ -13,29 +14,9 @@ from formulon.core.site.site import Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.values import PLACEHOLDER
 from formulon.core.type.emphasis import plain
+from formulon.core.writing.sentences import ENDING, shorter
 
-_WIDTHS = {"phone": 360, "tablet": 768, "desktop": 1280}
-_SENTENCE = re.compile(r"(?<=[.!?…])[)”»“\"']*\s+")
-_JOINT = re.compile(r"[,;:]\s|\s[–—-]\s")
-
-
-def shorter(text: str) -> Iterator[str]:
-    """A text cut at its own joints, the longest first: without its last paragraph, its last sentence, what stands in brackets, its last
-    clause. What is left stands by itself: two words at least, and no emphasis that opens and does not close."""
-    paragraphs = text.split("\n\n")
-    for count in range(len(paragraphs) - 1, 0, -1):
-        yield "\n\n".join(paragraphs[:count])
-    first = paragraphs[0]
-    cuts = {found.start(): found.start() for found in _SENTENCE.finditer(first)}
-    bare = re.sub(r"\s*\([^()]*\)", "", first)
-    made = [first[:cut].rstrip() for cut in sorted(cuts, reverse=True)]
-    made += [bare] if bare != first else []
-    made += [first[: found.start()].rstrip(" ,;:–—-") for found in reversed(list(_JOINT.finditer(first)))]
-    seen = {text}
-    for one in sorted(made, key=len, reverse=True):
-        if len(one.split()) >= 2 and one.count("*") % 2 == 0 and one not in seen:
-            seen.add(one)
-            yield one
+WIDTHS = {"phone": 360, "tablet": 768, "desktop": 1280}
 
 
 def text_of(about: About) -> str:
@@ -49,7 +30,7 @@ def text_of(about: About) -> str:
     return value
 
 
-def _written(about: About, text: str, said: str) -> Meant:
+def written(about: About, text: str, said: str) -> Meant:
     parts: list[str | int] = [int(part) if part.isdigit() else part for part in about.slot.split("/")]
     return changed(about, ("content", *parts), text, said)
 
@@ -64,7 +45,7 @@ def shorter_text(about: About, found: re.Match[str]) -> Meant:
     text = next(shorter(text_of(about)), None)
     if text is None:
         raise NotUnderstood("It cannot be cut without losing its sense. Write it shorter yourself.", ["in two lines"])
-    return _written(about, text, f"It reads “{plain(text)[:80]}”.")
+    return written(about, text, f"It reads “{plain(text)[:80]}”.")
 
 
 @form(
@@ -76,7 +57,7 @@ def shorter_text(about: About, found: re.Match[str]) -> Meant:
 def in_lines(about: About, found: re.Match[str]) -> Meant:
     text, most = text_of(about), number_of(found)
     named = (found["width"] or "desktop").lower()
-    width, least = _WIDTHS[named], 0
+    width, least = WIDTHS[named], 0
     for one in (text, *shorter(text)):
         lines = lines_of(about, one, width)
         if lines is None:
@@ -84,20 +65,20 @@ def in_lines(about: About, found: re.Match[str]) -> Meant:
         if lines <= most:
             if one == text:
                 return Meant("It is so already.")
-            return _written(about, one, f"It takes {_lines(lines)} at {width} px: “{plain(one)[:80]}”.")
+            return written(about, one, f"It takes {lines_said(lines)} at {width} px: “{plain(one)[:80]}”.")
         least = lines
     raise NotUnderstood(
-        f"No part of it that stands by itself takes {_lines(most)} at {width} px; its shortest takes {least}.", ["shorter"]
+        f"No part of it that stands by itself takes {lines_said(most)} at {width} px; its shortest takes {least}.", ["shorter"]
     )
 
 
-def _lines(count: int) -> str:
+def lines_said(count: int) -> str:
     return f"{count} line{'s' * (count != 1)}"
 
 
 def lines_of(about: About, text: str, width: int) -> int | None:
     """How many lines a text would take in its place at a width, measured by shaping; None where that cannot be told."""
-    meant = _written(about, text, "")
+    meant = written(about, text, "")
     site = apply(about.site, meant.changes)
     for run in _runs(site, about, width):
         if run.place.slot == about.slot and width in run.fits:
@@ -121,7 +102,7 @@ def say(about: About, found: re.Match[str]) -> Meant:
     if about.slot not in slot_values(section_of(about)):
         raise NotUnderstood("This is no text.")
     words = re.sub(r"^[“\"](.+)[”\"]$", r"\1", found["words"].strip())
-    return _written(about, words, f"It reads “{words[:80]}”.")
+    return written(about, words, f"It reads “{words[:80]}”.")
 
 
 @form(
@@ -129,7 +110,7 @@ def say(about: About, found: re.Match[str]) -> Meant:
 )
 def leave_out(about: About, found: re.Match[str]) -> Meant:
     text_of(about)
-    return _written(about, "", "The text is left out.")
+    return written(about, "", "The text is left out.")
 
 
 @form(
@@ -141,16 +122,11 @@ def leave_out(about: About, found: re.Match[str]) -> Meant:
 def shorter_section(about: About, found: re.Match[str]) -> Meant:
     changes: list[Change] = []
     for path, (slot, value) in slot_values(section_of(about)).items():
-        if (
-            not slot.of.set_in_type
-            or not isinstance(value, str)
-            or PLACEHOLDER.search(value)
-            or len(_SENTENCE.split(value)) < 2
-        ):
+        if not slot.of.set_in_type or not isinstance(value, str) or PLACEHOLDER.search(value) or len(ENDING.split(value)) < 2:
             continue
         text = next(shorter(value), None)
         if text is not None:
-            changes += _written(About(about.site, about.page, about.section, path), text, "").changes
+            changes += written(About(about.site, about.page, about.section, path), text, "").changes
     if not changes:
         raise NotUnderstood(f"No text of {name_of(about)} has more than one sentence.", ["another layout", "hide"])
     return Meant(f"{len(changes)} text{'s' * (len(changes) != 1)} of {name_of(about)} lose their last part.", changes=changes)

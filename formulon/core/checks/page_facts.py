@@ -111,11 +111,12 @@ class Destination:
 
 @dataclass(frozen=True, slots=True)
 class Words:
-    """The raw text of one slot."""
+    """The raw text of one slot, and which words in it the guideline avoids."""
 
     place: PagePlace
     label: str
     text: str
+    avoided: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

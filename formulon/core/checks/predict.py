@@ -46,6 +46,7 @@ from formulon.core.type.fit import Fit, cased, fit
 from formulon.core.type.hyphens import hyphenated
 from formulon.core.type.lines import text_width
 from formulon.core.type.shaping import missing
+from formulon.core.writing.sentences import says, words_of_rule
 
 HEADER, FOOTER = "header", "footer"
 _HOME = 44.0  # least width and height in px of the link that the header's mark is, by the style sheet
@@ -75,6 +76,7 @@ class Prediction:
     def __init__(self, site: Site, system: System, open_blob: OpenBlob | None, widths: tuple[int, ...] = WIDTHS) -> None:
         self.site, self.system, self.open_blob, self.widths = site, system, open_blob, widths
         self.policy, self.language = policy_of(site.choices), site.identity.language
+        self.avoided = words_of_rule(site.identity, "words to avoid")
         self.sizes = {name: {w: step.size(w) for w in self.widths} for name, step in system.steps.items()}
         self.small_space = {w: px(system, "space/4", w) for w in self.widths}
         self.least = px(system, "button/least", 360)
@@ -296,7 +298,7 @@ class Prediction:
 
     def words(self, place: PagePlace, label: str, text: str) -> Words:
         """The raw text of a slot."""
-        return Words(place, label, text)
+        return Words(place, label, text, tuple(says(text, self.avoided)) if self.avoided else ())
 
     def loose(self, place: PagePlace, text: str, step: str, ground: str, ink: str) -> Iterator[TextRun]:
         """A text whose box cannot be told without a browser."""

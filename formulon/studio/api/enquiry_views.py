@@ -67,8 +67,8 @@ class MarksView(View):
     @extend_schema(request=enquiry_shapes.Marking, responses={200: enquiry_shapes.Counted, 403: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         """Marks enquiries as new, read or answered."""
-        wanted = enquiry_shapes.Marking.model_validate(request.data)
         brand = brand_of(request, brand_id, write=True)
+        wanted = enquiry_shapes.Marking.model_validate(request.data)
         return answer(enquiry_shapes.Counted(count=enquiries.mark(brand, wanted.ids, wanted.state)))
 
 
@@ -76,8 +76,8 @@ class ErasuresView(View):
     @extend_schema(request=enquiry_shapes.Erasure, responses={200: enquiry_shapes.Counted, 403: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         """Erases enquiries for good: some, or all that one person sent."""
-        wanted = enquiry_shapes.Erasure.model_validate(request.data)
         brand = brand_of(request, brand_id, write=True)
+        wanted = enquiry_shapes.Erasure.model_validate(request.data)
         return answer(enquiry_shapes.Counted(count=enquiries.erase(brand, wanted.ids, wanted.person)))
 
 
@@ -85,8 +85,8 @@ class DaysView(View):
     @extend_schema(request=enquiry_shapes.Keeping, responses={200: enquiry_shapes.Keeping, 403: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         """Says how long enquiries are kept. What is older goes within the hour."""
-        wanted = enquiry_shapes.Keeping.model_validate(request.data)
         brand = brand_of(request, brand_id, write=True)
+        wanted = enquiry_shapes.Keeping.model_validate(request.data)
         if wanted.days not in enquiries.DAYS:
             raise NoSuchDays(f"Enquiries are kept for {', '.join(map(str, enquiries.DAYS))} days.")
         Brand.objects.filter(pk=brand.pk).update(enquiries_days=wanted.days)

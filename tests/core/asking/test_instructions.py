@@ -12,7 +12,6 @@ from hypothesis import strategies as st
 from formulon.core.asking import Answered, answered
 from formulon.core.asking.grammar import FORMS
 from formulon.core.asking.reader import READER, described
-from formulon.core.asking.texts import shorter
 from formulon.core.checks.runner import check_site
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import apply
@@ -25,6 +24,7 @@ from formulon.core.site.structure import arranged
 from formulon.core.site.structure.needs import kinds_for
 from formulon.core.site.structure.operations import Add
 from formulon.core.system.documents.identity import Identity
+from formulon.core.writing.sentences import shorter
 
 FERRY = {
     "name": "Färgan", "language": "sv", "does": "En färja mellan två öar. Den går när isen bär av. Ta med varma kläder (det blåser).",
@@ -228,7 +228,7 @@ def test_several_are_done_in_their_order_all_or_none() -> None:
 def test_what_is_not_understood_is_answered_with_what_is_near() -> None:
     assert "hide on phones" in refused("hide from phone", "prices").suggestions
     assert "two columns" in refused("2 collums", "prices").suggestions
-    assert refused("warmer", "hero", "text").suggestions
+    assert refused("funnier", "hero", "text").suggestions
     assert refused("", "prices").said and refused("on deep").suggestions
     assert "stands on every page" in answered(READER, "hide", site(), "home", site().frame.header.id).said
 

@@ -48,6 +48,16 @@ def broken(site: Site) -> Site:
             ],
         ),
         Change(
+            document="identity",
+            patch=[
+                {
+                    "op": "add",
+                    "path": "/rules/-",
+                    "value": {"rule": "words to avoid", "text": "", "values": {"words": ["cheap"]}},
+                }
+            ],
+        ),
+        Change(
             document="page:home",
             patch=[
                 {"op": "replace", "path": "/title", "value": ""},
@@ -63,7 +73,12 @@ def broken(site: Site) -> Site:
                 {"op": "replace", "path": "/sections/0/content/picture/alt", "value": ""},
                 {"op": "replace", "path": "/sections/2/content/picture/source", "value": "asset:lost"},
                 {"op": "replace", "path": "/sections/2/content/text", "value": "Made with Ж"},
-                {"op": "replace", "path": "/sections/1/content/items/1/text", "value": "[Forty-five minutes]"},
+                {
+                    "op": "replace",
+                    "path": "/sections/1/content/items/1/text",
+                    "value": "[Forty-five minutes]",
+                },
+                {"op": "replace", "path": "/sections/1/content/items/0/text", "value": "It is cheap. It is good."},
                 {"op": "add", "path": "/sections/-", "value": OWN},
                 *({"op": "add", "path": "/sections/-", "value": one} for one in FORMS),
             ],

@@ -13,6 +13,7 @@ from formulon.core.checks.runner import check
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.site import Site
+from formulon.core.site.thanks import is_wanted
 from formulon.core.system.documents.identity import CONTROLS, Identity
 from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
@@ -101,7 +102,8 @@ def test_every_valid_identity_is_planned_built_and_checked(body: dict[str, Any])
     system = resolve(site.identity, site.choices)
     files = render(site, system)
     assert {"index.html", "site.css", "tokens.css"} <= set(files) and all(files.values())
-    assert {name for name in files if name.endswith(".html")} == {"404.html", *(site.file_name(page) for page in site.pages)}
+    own = {"404.html", *(["thanks.html"] if is_wanted(site) else [])}
+    assert {name for name in files if name.endswith(".html")} == own | {site.file_name(page) for page in site.pages}
     assert len(site.pages) == len({page.id for page in site.pages})
     assert all(b"\0" not in data for name, data in files.items() if name.endswith(".html"))
     css = files["site.css"].decode()

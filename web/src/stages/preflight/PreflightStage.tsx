@@ -14,6 +14,7 @@ const FAMILIES: Record<string, string> = {
   pictures: 'Pictures',
   content: 'Content',
   links: 'Links',
+  forms: 'Forms',
   type: 'Type',
   structure: 'Structure',
   layout: 'Layout',
