@@ -301,7 +301,7 @@ def test_a_composition_of_ones_own_is_shaped_at_three_widths_kept_and_used_again
         " const r = e.querySelector('.picture').closest('.region').getBoundingClientRect(); return [all, [r.left, r.right]]; }"
     )
     off = [99.0]
-    for _ in range(50):  # until the page is drawn anew
+    for _ in range(200):  # until the page is drawn anew
         grid, (left, right) = frame.locator(f"[data-section='{section}']").evaluate(tracks)
         if len(grid) == 14:
             start, end = (0 if first == 0 else grid[first][0]), (1280 if last == 13 else grid[last][1])

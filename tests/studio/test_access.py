@@ -30,6 +30,7 @@ PATHS = [
     ("post", "/structure"),
     ("post", "/pages/home/sections/hero/copy"),
     ("post", "/search"),
+    ("post", "/lines"),
     ("get", "/pages/home/sections/hero/parts"),
     ("post", "/instructions"),
     ("get", "/additions/text"),

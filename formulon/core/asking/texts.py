@@ -86,6 +86,19 @@ def lines_of(about: About, text: str, width: int) -> int | None:
     return None
 
 
+def lines_by_width(site: Site, page: str, section: str, slot: str, text: str) -> dict[str, int]:
+    """How many lines a text would take in its place on a phone, a tablet and a desktop; those are left out at which that cannot be
+    told, and all of them where there is no such text."""
+    found = next((one for one in site.pages if one.id == page), None)
+    frame = (site.frame.header, site.frame.footer)
+    own = next((one for one in (*(found.sections if found else ()), *frame) if one.id == section), None)
+    if found is None or own is None or slot not in slot_values(own):
+        return {}
+    about = About(site, found, own, slot)
+    told = {name: lines_of(about, text, width) for name, width in WIDTHS.items()}
+    return {name: lines for name, lines in told.items() if lines is not None}
+
+
 def _runs(site: Site, about: About, width: int) -> Iterator[TextRun]:
     page, wanted = site.page(about.page.id), section_of(about).id
     work = Prediction(site, site.system(), None, (width,))

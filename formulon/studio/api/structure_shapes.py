@@ -120,3 +120,18 @@ class FormStartCard(Shape):
 
 class FormStarts(Shape):
     starts: list[FormStartCard]
+
+
+class LinesRequest(Shape):
+    """A text as it is being written in a slot of a section."""
+
+    page: str
+    section: str
+    slot: str
+    text: str = Field(max_length=20_000)
+
+
+class Lines(Shape):
+    """How many lines it takes, by class of widths; without those at which that cannot be told."""
+
+    lines: dict[str, int]

@@ -119,3 +119,13 @@ class FormStartsView(View):
         made = form_starts(identity_of(brand_of(request, brand_id)))
         cards = [structure_shapes.FormStartCard(id=one.id, name=one.name, value=one.value) for one in made]
         return answer(structure_shapes.FormStarts(starts=cards))
+
+
+class LinesView(View):
+    @extend_schema(request=structure_shapes.LinesRequest, responses=structure_shapes.Lines)
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """How many lines a text would take, by shaping. Nothing is stored."""
+        brand = brand_of(request, brand_id)
+        wanted = structure_shapes.LinesRequest.model_validate(request.data)
+        made = asking.lines(brand, wanted.page, wanted.section, wanted.slot, wanted.text)
+        return answer(structure_shapes.Lines(lines=made))

@@ -398,6 +398,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description How many lines a text would take, by shaping. Nothing is stored. */
+        post: operations["brands_lines_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/logo": {
         parameters: {
             query?: never;
@@ -2931,6 +2948,30 @@ export interface components {
             visions: components["schemas"]["VisionCard"][];
             /** Languages */
             languages: components["schemas"]["LanguageCard"][];
+        };
+        /**
+         * Lines
+         * @description How many lines it takes, by class of widths; without those at which that cannot be told.
+         */
+        Lines: {
+            /** Lines */
+            lines: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * LinesRequest
+         * @description A text as it is being written in a slot of a section.
+         */
+        LinesRequestRequest: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Slot */
+            slot: string;
+            /** Text */
+            text: string;
         };
         /**
          * Links
@@ -5756,6 +5797,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Answered"];
+                };
+            };
+        };
+    };
+    brands_lines_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinesRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lines"];
                 };
             };
         };

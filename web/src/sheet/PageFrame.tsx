@@ -87,7 +87,7 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
   const drawings = reach.data?.drawn;
   useEffect(() => {
     const document = frame.current?.contentDocument;
-    if (!loaded || !document || !height || !drawings || width > 1280) return;
+    if (!loaded || !document || !height || !drawings || width > 1280 || !(width in WIDTH_NAMES)) return;
     // After the layout that a change brings; colours alone move nothing.
     const timer = setTimeout(() => measured(pageId, width, paintedAreas(document, drawings)), 200);
     return () => clearTimeout(timer);

@@ -35,6 +35,13 @@ const KEYS: { where: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    where: 'On the edge of the page',
+    keys: [
+      ['← →', 'makes it narrower or wider by 8 px; with Shift by 1'],
+      ['Home, End', 'as narrow or as wide as it goes'],
+    ],
+  },
+  {
     where: 'In the inbox',
     keys: [['↑ ↓', 'to the next enquiry, which is then read']],
   },

@@ -101,6 +101,15 @@ export function Ask({ page, section = '', texts = [], text = '', disabled, done 
           Show
         </button>
       )}
+      {!answer && section && (
+        <p className="ask-near">
+          {(slot ? OF_A_TEXT : OF_A_SECTION).map((one) => (
+            <button key={one} type="button" className="link" disabled={disabled} onClick={() => void ask(one)}>
+              {one}
+            </button>
+          ))}
+        </p>
+      )}
       <div className="ask-answer" role="status">
         {answer && (
           <>
@@ -146,5 +155,8 @@ export function Ask({ page, section = '', texts = [], text = '', disabled, done 
   );
 }
 
+/** What is often asked for. */
+const OF_A_TEXT = ['shorter', 'longer', 'another wording', 'plain', 'warm', 'ceremonial', 'inviting'];
+const OF_A_SECTION = ['another layout', 'swap sides', 'the same length', 'warm', 'inviting'];
 const MOST = 5;
 const short = (text: string) => (text.length > 90 ? `${text.slice(0, 88)}…` : text);

@@ -5,6 +5,8 @@ import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
 import { useActions, useShown } from '../../bench/useBench';
 import { FRAME } from '../../bench/documents';
 import { ShapeLayer } from './ShapeLayer';
+import { TypedLines, type Typed } from './TypedLines';
+import { WidthEdge } from './WidthEdge';
 import { emphasise, read, storedText, written as writtenIn } from './marks';
 import { slotParts, slotValue, type Row } from './rows';
 
@@ -26,6 +28,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
   const [width, setWidth] = useState<number>(1280);
   const [room, setRoom] = useState(0);
   const [shaping, setShaping] = useState(false);
+  const [typed, setTyped] = useState<Typed | null>(null);
   const own = rows.find(
     (row) => row.id === selected && row.document !== FRAME && !row.section.hidden && !row.section.parked,
   );
@@ -74,8 +77,17 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       before.set(element, { text: writtenIn(element).trim(), nodes });
       const row = find(element);
       if (row) now.current.choose(row.id, element.dataset['slot']);
+      type(event);
+    };
+    const type = (event: Event) => {
+      const element = event.target as HTMLElement;
+      const [slot, row] = [element.dataset?.['slot'], find(element)];
+      if (!slot || !row || slot.endsWith('/label')) return;
+      const text = storedText(writtenIn(element).trim(), String(slotValue(row.section, slot) ?? ''));
+      setTyped({ page: page.id, section: row.id, slot, text });
     };
     const blur = (event: FocusEvent) => {
+      setTyped(null);
       const element = event.target as HTMLElement;
       const slot = element.dataset?.['slot'];
       const row = find(element);
@@ -120,15 +132,17 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
     };
     document.addEventListener('focusin', focus);
     document.addEventListener('focusout', blur);
+    document.addEventListener('input', type);
     document.addEventListener('keydown', key);
     document.addEventListener('click', click);
     return () => {
       document.removeEventListener('focusin', focus);
       document.removeEventListener('focusout', blur);
+      document.removeEventListener('input', type);
       document.removeEventListener('keydown', key);
       document.removeEventListener('click', click);
     };
-  }, [frame, canWrite]);
+  }, [frame, canWrite, page.id]);
 
   // The chosen section is marked at the side and brought into sight.
   const marker = useRef<HTMLDivElement>(null);
@@ -162,6 +176,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
             {WIDTH_NAMES[one]}
           </button>
         ))}
+        {!(WIDTHS as readonly number[]).includes(width) && <span className="edit-width">{width} px</span>}
         <button
           type="button"
           className="width-toggle edit-shape"
@@ -172,7 +187,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
         >
           Shape the section
         </button>
-        <span className="soft">Ctrl I stresses selected words, Ctrl B makes them strong</span>
+        <TypedLines typed={typed} />
       </div>
       <div
         className="edit-scroll"
@@ -183,8 +198,9 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       >
         {shown > 0 && (
           <div className="edit-paper" style={{ width: shown }}>
-            <PageFrame key={width} pageId={page.id} width={width} shown={shown} onDocument={onDocument} focusable />
+            <PageFrame pageId={page.id} width={width} shown={shown} onDocument={onDocument} focusable />
             <div className="edit-frame" ref={marker} aria-hidden="true" hidden />
+            <WidthEdge width={width} scale={shown / width} set={setWidth} />
             {shaping && own && frame && (
               <ShapeLayer
                 key={`${own.id} ${width}`}
