@@ -46,7 +46,8 @@ _HEADERS = {
 }
 _YEAR = "public, max-age=31536000, immutable"
 _NOT_FOUND = "404.html"
-_SENT = re.compile(rf"/([a-z0-9-]+)/{SENT}([a-z0-9-]{{1,60}})/([a-z0-9-]{{1,60}})")
+_LANGUAGE = r"([a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*)/"
+_SENT = re.compile(rf"/([a-z0-9-]+)/(?:{_LANGUAGE})?{SENT}([a-z0-9-]{{1,60}})/([a-z0-9-]{{1,60}})")
 _FORM = "application/x-www-form-urlencoded"  # as browsers send forms that say nothing else
 
 
@@ -78,11 +79,11 @@ class SitesHostMiddleware:
         return _serve(request)
 
 
-def _take(request: HttpRequest, slug: str, page: str, section: str) -> HttpResponse:
+def _take(request: HttpRequest, slug: str, language: str | None, page: str, section: str) -> HttpResponse:
     """What a visitor sends through a form: kept and thanked for, or the page once more with what is wrong."""
     try:
         release = _whole_release(slug)
-        form = enquiries.form_in(release, page, section)
+        form = enquiries.form_in(release, page, section, language or "")
     except Http404:
         form = None
     if form is None:
@@ -90,7 +91,8 @@ def _take(request: HttpRequest, slug: str, page: str, section: str) -> HttpRespo
     if int(request.META.get("CONTENT_LENGTH") or 0) > MOST_ANY or request.content_type != _FORM:
         return HttpResponse("That is more than a form holds.", status=413, content_type=_TYPES["txt"], headers=_HEADERS)
     taken, sent = enquiries.take(release, form, QueryDict(request.body, encoding="utf-8"), request.META.get("REMOTE_ADDR", ""))
-    root = f"/{slug}/"
+    folder = f"{language}/" if language else ""
+    root = f"/{slug}/{folder}"
     if taken is Taken.KEPT:
         own = form.site.frame.address
         if own and request.headers.get("Origin", "-") == own[: len(own) - len(urlsplit(own).path)]:
@@ -98,7 +100,7 @@ def _take(request: HttpRequest, slug: str, page: str, section: str) -> HttpRespo
         return HttpResponse(status=303, headers={**_HEADERS, "Location": root + form.after, "Cache-Control": "no-store"})
     status = {Taken.WRONG: 422, Taken.TOO_MANY: 429, Taken.NO_ROOM: 503}[taken]
     whole = "" if taken is Taken.WRONG else taken.value
-    shown = _bytes(release.files[form.file])
+    shown = _bytes(release.files[folder + form.file])
     made = corrected(shown, form.name, form.value, sent, form.site.identity.language, root, whole)
     return _whole(made, "html", {**_HEADERS, "Cache-Control": "no-store"}, status)
 
@@ -128,10 +130,12 @@ def site_file(request: HttpRequest, slug: str, name: str) -> HttpResponse:
     """A file of the live release; the folder itself is its start page. What is not there is answered with the site's own page
     for that."""
     release = _live(slug)
-    path = name or "index.html"
+    path = f"{name}index.html" if not name or name.endswith("/") else name
     digest = release.files.get(path)
+    if digest is None and f"{name}/index.html" in release.files:
+        return HttpResponseRedirect(f"/{slug}/{name}/")  # a language without its slash
     if digest is None:
-        return _missing(request, slug, release)
+        return _missing(request, slug, release, name)
     kind = path.rsplit(".", 1)[-1]
     packed = (kind in _TEXTS and _wanted(request)) or ""
     etag = f'"{digest[:32]}{"-" + packed if packed else ""}"'
@@ -193,12 +197,13 @@ def _packed(digest: str, how: str) -> bytes:
     return brotli.compress(data, quality=9) if how == "br" else gzip.compress(data, 9, mtime=0)
 
 
-def _missing(request: HttpRequest, slug: str, release: Release) -> HttpResponse:
-    """The site's own page for what is not there, its addresses made whole, since it answers in any folder."""
-    digest = release.files.get(_NOT_FOUND)
+def _missing(request: HttpRequest, slug: str, release: Release, name: str) -> HttpResponse:
+    """The site's own page for what is not there, in the language of the folder, its addresses made whole, since it answers in any."""
+    folder = name.partition("/")[0] + "/" if f"{name.partition('/')[0]}/{_NOT_FOUND}" in release.files else ""
+    digest = release.files.get(folder + _NOT_FOUND)
     if digest is None:
         raise Http404
-    text = re.sub(r'(href|src|action)="(?![a-z]+:|/|#)', rf'\1="/{slug}/', _bytes(digest).decode())
+    text = re.sub(r'(href|src|action)="(?![a-z]+:|/|#)', rf'\1="/{slug}/{folder}', _bytes(digest).decode())
     return _whole(text.encode(), "html", {**_HEADERS, "Cache-Control": "no-cache"}, 404)
 
 

@@ -34,6 +34,12 @@ PATHS = [
     ("get", "/pages/home/sections/hero/parts"),
     ("post", "/instructions"),
     ("get", "/additions/text"),
+    ("get", "/languages"),
+    ("post", "/languages"),
+    ("get", "/languages/de"),
+    ("put", "/languages/de"),
+    ("post", "/languages/de"),
+    ("delete", "/languages/de"),
     ("get", "/form-starts"),
     ("get", "/enquiries"),
     ("get", "/enquiries/count"),
@@ -88,6 +94,7 @@ def _pattern(path: str) -> str:
         "/identity/json": "/identity/<slug:form>",
         "/system/tokens": "/system/<slug:form>",
         "/additions/text": "/additions/<str:kind>",
+        "/languages/de": "/languages/<str:code>",
         "moon-480.webp": "<str:name>",
     }
     parts |= {"0123456789abcdef.woff2": "<str:name>"}

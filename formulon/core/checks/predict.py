@@ -27,8 +27,9 @@ from formulon.core.site.cards import ground_at, on_card
 from formulon.core.site.extents import Extents
 from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px, rows_of
 from formulon.core.site.header import entries as header_entries
-from formulon.core.site.header import has_strip, leaves, more, name_room, name_scale, rows
+from formulon.core.site.header import has_ways, leaves, more, name_room, name_scale, rows
 from formulon.core.site.kind import Slot
+from formulon.core.site.languages import own_name
 from formulon.core.site.layout import HEADINGS, class_of
 from formulon.core.site.pictures import TOKENS
 from formulon.core.site.render import WIDTHS, names_beside
@@ -131,7 +132,9 @@ class Prediction:
             place = PagePlace(page.id, section.id, f"more/{number}")
             yield from self.runs(place, name, "summary", "label", section.ground, "body")
             yield from self.links(page, section, [one.name for one in under], True, f"more/{number}/links")
-        if has_strip(self.site):
+        if self.site.in_languages():
+            yield from self.links(page, section, list(map(own_name, self.site.in_languages())), True, "languages")
+        if has_ways(self.site):
             contact = self.site.identity.contact
             ways = [way for way in (contact.phone, contact.email) if way]
             yield from self.links(page, section, ways, True, "strip")

@@ -10,6 +10,7 @@ from typing import Any, cast
 
 from formulon.core.errors import ChangeError
 from formulon.core.site.site import FRAME, Asset, Frame, Page, Section, Site
+from formulon.core.site.translations import Languages
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions
 from formulon.core.system.documents.identity import Identity, Model
@@ -18,7 +19,7 @@ from formulon.core.type.library import SHIPPED, Library
 Body = dict[str, Any]
 Bodies = Mapping[str, Body]
 
-IDENTITY, CHOICES, FRAME_DOCUMENT, DECISIONS = "identity", "choices", "frame", "decisions"
+IDENTITY, CHOICES, FRAME_DOCUMENT, DECISIONS, LANGUAGES = "identity", "choices", "frame", "decisions", "languages"
 _PAGE = "page:"
 
 
@@ -38,6 +39,7 @@ _KINDS: dict[str, DocumentKind] = {
     CHOICES: DocumentKind(Choices, completed=True),
     FRAME_DOCUMENT: DocumentKind(Frame, planned=True, completed=True),
     DECISIONS: DocumentKind(Decisions, of_site=False),
+    LANGUAGES: DocumentKind(Languages),
 }
 _PAGES = DocumentKind(Page, planned=True, completed=True)
 
@@ -97,7 +99,12 @@ def documents(site: Site) -> dict[str, Body]:
 
 def models(site: Site) -> dict[str, Model]:
     """The parts of a site by the name of their document."""
-    parts: dict[str, Model] = {IDENTITY: site.identity, CHOICES: site.choices, FRAME_DOCUMENT: site.frame}
+    parts: dict[str, Model] = {
+        IDENTITY: site.identity,
+        CHOICES: site.choices,
+        FRAME_DOCUMENT: site.frame,
+        LANGUAGES: site.languages,
+    }
     return parts | {page_document(page.id): page for page in site.pages}
 
 
@@ -121,6 +128,7 @@ def site_from(parts: Mapping[str, Model], assets: list[Asset], library: Library 
         identity=cast(Identity, parts[IDENTITY]),
         choices=cast(Choices, parts[CHOICES]),
         frame=cast(Frame, parts[FRAME_DOCUMENT]).model_copy(deep=True),
+        languages=cast(Languages, parts.get(LANGUAGES) or Languages()),
         pages=[cast(Page, part) for name, part in parts.items() if page_of(name) is not None],
         assets=assets,
     )

@@ -125,6 +125,12 @@ def more(site: Site) -> str:
 
 
 def has_strip(site: Site) -> bool:
+    """Whether something stands over the header: ways to reach the brand, where that is wanted and one is known, or the languages of the
+    site, where it has several."""
+    return has_ways(site) or bool(site.in_languages() or site.editions)
+
+
+def has_ways(site: Site) -> bool:
     """Whether ways to reach the brand stand over the header: where that is wanted and one is known."""
     contact = site.identity.contact
     return site.choices.header_strip and bool(contact.phone or contact.email or contact.address)

@@ -15,10 +15,11 @@ from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import item_grounds, region_ground
 from formulon.core.site.catalogue import CATALOGUE, class_of_layout
 from formulon.core.site.header import entries as header_entries
-from formulon.core.site.header import has_strip, leaves, more
+from formulon.core.site.header import has_strip, has_ways, leaves, more
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot
+from formulon.core.site.languages import greeting, own_name
 from formulon.core.site.layout import Region
 from formulon.core.site.mail import mail_to
 from formulon.core.site.markup import breakable, emphasised, html, with_gaps
@@ -151,6 +152,16 @@ class Entry(NamedTuple):
     address: str
     current: bool
     under: tuple["Entry", ...] = ()
+
+
+class LanguageLink(NamedTuple):
+    """The page in another language, or in its own: empty where it has no address, as in the studio."""
+
+    language: str
+    name: str
+    address: str
+    whole: str
+    current: bool
 
 
 class View:
@@ -412,8 +423,29 @@ class View:
     def more(self) -> str:
         return more(self.site)
 
+    def has_ways(self) -> bool:
+        """Whether ways to reach the brand stand over the header."""
+        return has_ways(self.site)
+
+    def languages(self) -> list[LanguageLink]:
+        """The page in the languages of the site, its own first; none where it has but one."""
+        own = self.site.identity.language
+        if not self.site.editions:
+            return [LanguageLink(one, own_name(one), "", "", one == own) for one in self.site.in_languages()]
+        at = next((one.folder for one in self.site.editions if one.language == own), "")
+        root, up = self.site.frame.address.removesuffix(at), "../" if at else ""
+        made = []
+        for one in self.site.editions:
+            file = one.files.get(self.page.id, "index.html")
+            whole = f"{root}{one.folder}{'' if file == 'index.html' else file}" if root else ""
+            made.append(LanguageLink(one.language, one.name, f"{up}{one.folder}{file}", whole, one.language == own))
+        return made
+
+    def languages_word(self) -> str:
+        return greeting(self.site.identity.language)
+
     def strip(self) -> Markup:
-        """Ways to reach the brand over the header; nothing where they are not wanted, or none is known."""
+        """Ways to reach the brand over the header, and the languages of the site; nothing where there are neither."""
         return header_strip(self, environment()) if has_strip(self.site) else Markup("")
 
     def _entry(self, entry: MenuEntry) -> Entry:

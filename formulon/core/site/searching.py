@@ -4,18 +4,17 @@ Letters match whatever their accents and their case, as ICU's collation for the 
 is asked for. Addresses, sources of pictures and own code are no words.
 """
 
-from collections.abc import Collection, Iterator
+from collections.abc import Collection
 from dataclasses import dataclass
 from typing import Any
 
 import icu
 
-from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.documents import Body, documents, page_of
-from formulon.core.site.site import FRAME, Site
+from formulon.core.site.documents import documents
+from formulon.core.site.site import Site
+from formulon.core.site.texts import texts
 
-_NO_WORDS = frozenset({"to", "source", "focus", "overlay", "html", "css", "kind", "sort"})
 _AROUND = 36  # characters before and after
 MOST_PLACES = 500
 
@@ -41,7 +40,7 @@ def search(site: Site, words: str, cases: bool = False, whole: bool = False) -> 
     whole words alone."""
     made: list[Occurrence] = []
     finder = _Finder(words, site.identity.language, cases, whole)
-    for place in _texts(site) if words.strip() else ():
+    for place in texts(documents(site)) if words.strip() else ():
         spans = finder.spans(place.text)
         if spans:
             start, end = spans[0]
@@ -64,7 +63,7 @@ def replaced(
     """The changes that put other words in their place everywhere, or only in some texts (by document and path). Where what was found
     begins with a capital and was found whatever its case, what takes its place does, too."""
     finder, patches = _Finder(words, site.identity.language, cases, whole), dict[str, list[dict[str, Any]]]()
-    for place in _texts(site) if words.strip() else ():
+    for place in texts(documents(site)) if words.strip() else ():
         path = pointer(*place.path)
         spans = finder.spans(place.text) if only is None or (place.document, path) in only else []
         if not spans:
@@ -117,56 +116,3 @@ def _in_python(text: str, units: int) -> int:
     if text.isascii():
         return units
     return len(text.encode("utf-16-le")[: 2 * units].decode("utf-16-le", "ignore"))
-
-
-@dataclass(frozen=True, slots=True)
-class _Text:
-    document: str
-    path: tuple[str | int, ...]
-    page: str
-    section: str
-    label: str
-    text: str
-
-
-def _texts(site: Site) -> Iterator[_Text]:
-    """Every text of a site that people read, with its place."""
-    bodies = documents(site)
-    yield from _frame(bodies["frame"])
-    for page in site.pages:
-        name = f"page:{page.id}"
-        body = bodies[name]
-        for key, label in (("name", "Name"), ("title", "Title"), ("description", "Description")):
-            yield _Text(name, (key,), page.id, "", label, body[key])
-        for index, section in enumerate(body["sections"]):
-            yield from _section(name, ("sections", index), section)
-
-
-def _frame(body: Body) -> Iterator[_Text]:
-    for part in FRAME:
-        yield from _section("frame", (part,), body[part])
-    for index, item in enumerate(body["menu"]):
-        yield _Text("frame", ("menu", index, "label"), "", "", "Menu", item["label"])
-        for under, one in enumerate(item["items"]):
-            yield _Text("frame", ("menu", index, "items", under, "label"), "", "", "Menu", one["label"])
-
-
-def _section(document: str, base: tuple[str | int, ...], section: Body) -> Iterator[_Text]:
-    kind = CATALOGUE[section["kind"]]
-    for slot, value in section["content"].items():
-        for path, text in _strings(value):
-            inner = kind.slots[slot].items.get(str(path[1])) if len(path) > 1 and kind.slots[slot].items else None
-            label = f"{kind.label}, {inner.label if inner else kind.slots[slot].label}{', in words' * (path[-1:] == ('alt',))}"
-            yield _Text(document, (*base, "content", slot, *path), page_of(document) or "", section["id"], label, text)
-
-
-def _strings(value: Any) -> Iterator[tuple[tuple[str | int, ...], str]]:
-    if isinstance(value, str):
-        yield (), value
-    elif isinstance(value, dict):
-        for key, one in value.items():
-            if key not in _NO_WORDS:
-                yield from (((key, *path), text) for path, text in _strings(one))
-    elif isinstance(value, list):
-        for index, one in enumerate(value):
-            yield from (((index, *path), text) for path, text in _strings(one))

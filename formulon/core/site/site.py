@@ -12,6 +12,7 @@ from pydantic import Field, PrivateAttr, field_validator, model_validator
 from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.kind import Kind
 from formulon.core.site.layout import Layout
+from formulon.core.site.translations import Languages
 from formulon.core.site.values import Destination, led_to
 from formulon.core.system.documents.choices import Choices, GroundName, Rhythm
 from formulon.core.system.documents.identity import Identity, Model
@@ -250,6 +251,16 @@ class MenuEntry(NamedTuple):
         return led_to(self.to)[1]
 
 
+class Edition(NamedTuple):
+    """A language in which a site is published: its code, its name in itself, the folder in which it stands, empty for the site's own, and
+    the files of its pages by their ids."""
+
+    language: str
+    name: str
+    folder: str
+    files: Mapping[str, str]
+
+
 class Site(Model):
     """Everything that a site is made of."""
 
@@ -258,6 +269,8 @@ class Site(Model):
     frame: Frame
     pages: list[Page]
     assets: list[Asset] = Field(default_factory=list)
+    languages: Languages = Field(default_factory=Languages)
+    _editions: tuple["Edition", ...] = PrivateAttr(default=())
     _library: Library = PrivateAttr(default_factory=lambda: SHIPPED)  # a default would be copied deeply
 
     @model_validator(mode="after")
@@ -330,6 +343,22 @@ class Site(Model):
         """The same site with other families at hand."""
         made = self.model_copy()
         made._library = library
+        return made
+
+    def in_languages(self) -> list[str]:
+        """The languages in which it is published, its own first; none where it has but one."""
+        further = [code for code, one in self.languages.further.items() if one.published]
+        return [self.identity.language, *further] if further else []
+
+    @property
+    def editions(self) -> tuple["Edition", ...]:
+        """The languages in which the site is published, its own first; none where there is but one."""
+        return self._editions
+
+    def with_editions(self, editions: tuple["Edition", ...]) -> Self:
+        """The same site as one of several languages."""
+        made = self.model_copy()
+        made._editions = editions
         return made
 
     def families(self) -> list[Family]:

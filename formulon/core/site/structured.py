@@ -104,8 +104,21 @@ def files(site: Site) -> dict[str, bytes]:
     lines = ["User-agent: *", "Allow: /"]
     made: dict[str, bytes] = {}
     if site.frame.address:
-        urls = "".join(f"<url><loc>{escape(address(site, page))}</loc></url>" for page in site.drawn if page.searched)
-        body = f'<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">{urls}</urlset>\n'
+        urls = "".join(_listed(site, page) for page in site.drawn if page.searched)
+        also = ' xmlns:xhtml="http://www.w3.org/1999/xhtml"' if site.editions else ""
+        body = f'<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9"{also}>{urls}</urlset>\n'
         made["sitemap.xml"] = body.encode()
         lines.append(f"Sitemap: {site.frame.address}sitemap.xml")
     return made | {"robots.txt": ("\n".join(lines) + "\n").encode()}
+
+
+def _listed(site: Site, page: Page) -> str:
+    """A page in the sitemap; in each of its languages, each with all of them."""
+    if not site.editions:
+        return f"<url><loc>{escape(address(site, page))}</loc></url>"
+    whole = []
+    for one in site.editions:
+        file = one.files[page.id]
+        whole.append((one.language, f"{site.frame.address}{one.folder}{'' if file == 'index.html' else file}"))
+    links = "".join(f'<xhtml:link rel="alternate" hreflang="{language}" href="{escape(to)}"/>' for language, to in whole)
+    return "".join(f"<url><loc>{escape(to)}</loc>{links}</url>" for _, to in whole)

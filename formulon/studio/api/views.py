@@ -23,7 +23,7 @@ from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Membership, Workspace
-from formulon.studio.services import brands, entries, history, preflight, releases, sites, uploads
+from formulon.studio.services import brands, entries, history, languages, preflight, releases, sites, uploads
 
 FONTS = "/static/fonts/"
 SCHEME = OpenApiParameter("scheme", str, enum=["light", "dark"], description="The first scheme of the site if left out.")
@@ -169,11 +169,15 @@ class StyleView(View):
 
 class PreviewView(View):
     @extend_schema(
-        parameters=[SCHEME],
+        parameters=[SCHEME, OpenApiParameter("language", str, description="One of the site's further languages.")],
         responses=shapes.Preview,
     )
     def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
         site, system, preview = previewed(request, brand_id)
+        language = request.query_params.get("language", "")
+        if language:
+            site = languages.shown(site, language)
+            system = site.system()
         page = site.page(page_id)
         if page is None:
             raise Http404

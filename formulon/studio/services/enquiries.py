@@ -20,6 +20,7 @@ from procrastinate.contrib.django import app
 
 from formulon.core.site.documents import site_of
 from formulon.core.site.forms import Sent, form_of, read
+from formulon.core.site.languages import in_language
 from formulon.core.site.site import Page, Section, Site
 from formulon.core.site.slot_types.form import FormValue
 from formulon.core.site.thanks import FILE
@@ -67,9 +68,13 @@ class Form:
         return self.site.file_name(page) if page else FILE
 
 
-def form_in(release: Release, page_id: str, section_id: str) -> Form | None:
-    """The form of a published section that is sent here; None where there is none."""
+def form_in(release: Release, page_id: str, section_id: str, language: str = "") -> Form | None:
+    """The form of a published section that is sent here, in a language of the site or its own; None where there is none."""
     site = site_of(release.snapshot, [])
+    if language:
+        if language not in site.in_languages()[1:]:
+            return None
+        site = in_language(site, language)
     page = site.page(page_id)
     section = next((one for one in page.sections if one.id == section_id), None) if page else None
     found = form_of(section) if section else None

@@ -16,9 +16,11 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.runner import check
 from formulon.core.site.documents import FRAME_DOCUMENT, IDENTITY, of_site
+from formulon.core.site.editions import rendered
 from formulon.core.site.forms import taken_at
 from formulon.core.site.guide import FILE, guide_alone, guide_files
-from formulon.core.site.render import render
+from formulon.core.site.languages import lines, missing, own_name, published
+from formulon.core.site.site import Site
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.site.versions import versioned
 from formulon.studio.errors import Stopped
@@ -39,19 +41,30 @@ def publish(brand: Brand, author: User | None) -> Release:
         count = report.counts["stop"]
         what = "one finding stops" if count == 1 else f"{count} findings stop"
         raise Stopped(f"The release is held back: {what} it. Look at them in preflight.", counts=report.counts)
-    drawn = render(site, system, blob_of(brand))
+    in_all = published(site)
+    for folder, one in in_all.items():
+        if folder:
+            _refuse_unfinished(site, one, brand)
+    drawn = rendered(site, blob_of(brand))
     if site.choices.publish_guide:
         drawn |= guide_files(site, system)
     last = brand.releases.first()
     # Pictures of links that the last release has as they are stay; their paths say what they were drawn from.
-    pictures = {social_path(site, system, page): page for page in site.drawn}
+    pictures = {
+        folder + social_path(one, one.system(), page): (one, page) for folder, one in in_all.items() for page in one.drawn
+    }
     kept = {path: last.files[path] for path in pictures if path in last.files} if last else {}
     missing = [path for path in pictures if path not in kept]
+
+    def picture(path: str) -> bytes:
+        of, page = pictures[path]
+        return social_picture(of, of.system(), page)
+
     for path in missing[:1]:  # opens the fonts, which lie in this thread's database
-        drawn[path] = social_picture(site, system, pictures[path])
+        drawn[path] = picture(path)
     with ThreadPoolExecutor(os.cpu_count()) as pool:  # most of the work is done outside Python's lock
         rest = missing[1:]
-        drawn |= zip(rest, pool.map(lambda path: social_picture(site, system, pictures[path]), rest), strict=True)
+        drawn |= zip(rest, pool.map(picture, rest), strict=True)
     drawn = versioned(drawn)
     files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}
     # What is there already is fresh from now on, so that a sweep meanwhile leaves it.
@@ -70,6 +83,23 @@ def publish(brand: Brand, author: User | None) -> Release:
         snapshot=of_site(bodies),
         counts=report.counts,
     )
+
+
+def _refuse_unfinished(site: Site, other: Site, brand: Brand) -> None:
+    """Raises Stopped where a language that is to be published has texts without a translation, or where its pages have what stops a
+    release."""
+    code = other.identity.language
+    count = missing(lines(site, code))
+    if count:
+        what = "text is" if count == 1 else "texts are"
+        raise Stopped(
+            f"The release is held back: {count} {what} not translated into {own_name(code)}. Look at them in Languages."
+        )
+    system = other.system()
+    report = check(predict(other, system, open_blob=blob_of(brand)), system, profile=profile_of(other.choices))
+    if report.stopped:
+        first = next(one for one in report.findings if one.stops)
+        raise Stopped(f"The release is held back in {own_name(code)}: {first.message}", counts=report.counts)
 
 
 def guide_archive(brand: Brand) -> bytes:
@@ -111,6 +141,6 @@ def archive(release: Release, address: str) -> bytes:
             entry.external_attr = 0o644 << 16
             data = blobs[digest]
             if path.endswith(".html"):
-                data = taken_at(data, stated, address)
+                data = taken_at(data, stated, address + path.rpartition("/")[0] + ("/" if "/" in path else ""))
             package.writestr(entry, data, zipfile.ZIP_DEFLATED)
     return out.getvalue()
