@@ -36,10 +36,10 @@ PATHS = [
     ("get", "/additions/text"),
     ("get", "/languages"),
     ("post", "/languages"),
-    ("get", "/languages/de"),
-    ("put", "/languages/de"),
-    ("post", "/languages/de"),
-    ("delete", "/languages/de"),
+    ("get", "/languages/de/texts"),
+    ("put", "/languages/de/texts"),
+    ("post", "/languages/de/texts"),
+    ("delete", "/languages/de/texts"),
     ("get", "/form-starts"),
     ("get", "/enquiries"),
     ("get", "/enquiries/count"),
@@ -94,7 +94,7 @@ def _pattern(path: str) -> str:
         "/identity/json": "/identity/<slug:form>",
         "/system/tokens": "/system/<slug:form>",
         "/additions/text": "/additions/<str:kind>",
-        "/languages/de": "/languages/<str:code>",
+        "/languages/de/texts": "/languages/<str:code>/texts",
         "moon-480.webp": "<str:name>",
     }
     parts |= {"0123456789abcdef.woff2": "<str:name>"}

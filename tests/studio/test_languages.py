@@ -17,7 +17,7 @@ HOST = {"host": "127.0.0.1"}
 
 
 def of(brand: Brand, code: str = "") -> str:
-    return f"brands/{brand.pk}/languages{f'/{code}' if code else ''}"
+    return f"brands/{brand.pk}/languages{f'/{code}/texts' if code else ''}"
 
 
 def waiting(api: Api, brand: Brand, code: str) -> dict[str, str]:

@@ -133,7 +133,11 @@ class Prediction:
             yield from self.runs(place, name, "summary", "label", section.ground, "body")
             yield from self.links(page, section, [one.name for one in under], True, f"more/{number}/links")
         if self.site.in_languages():
-            yield from self.links(page, section, list(map(own_name, self.site.in_languages())), True, "languages")
+            # A name that the typeface has no letters for is drawn in the visitor's own, as nothing else on the page is.
+            names = [
+                one for one in map(own_name, self.site.in_languages()) if not missing(self.system.steps["label"].family, one)
+            ]
+            yield from self.links(page, section, names, True, "languages")
         if has_ways(self.site):
             contact = self.site.identity.contact
             ways = [way for way in (contact.phone, contact.email) if way]

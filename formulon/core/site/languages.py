@@ -8,7 +8,7 @@ A translated site is a site like any: it is resolved, rendered, predicted and ch
 import re
 from collections import defaultdict
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any, Literal, Protocol
 
@@ -22,6 +22,7 @@ from formulon.core.site.site import TAKEN, Edition, Site
 from formulon.core.site.texts import Text, facts, texts
 from formulon.core.site.translations import MOST_LANGUAGES, Translation, key_of
 from formulon.core.system.documents.identity import slug
+from formulon.core.type.alike import asked, nearest, writes
 from formulon.core.type.emphasis import plain
 
 State = Literal["done", "older", "missing", "ours", "same"]
@@ -60,8 +61,8 @@ class Line:
     section: str
     label: str
     count: int
-    was: str = ""
-    lacks: list[str] = field(default_factory=list)
+    was: str
+    lacks: list[str]
 
 
 def own_name(code: str) -> str:
@@ -180,6 +181,7 @@ def in_language(site: Site, code: str, translator: Translator = TRANSLATOR) -> S
                 value = value[part]
             value[one.path[-1]] = put
     bodies[IDENTITY]["language"] = code
+    bodies[IDENTITY]["typefaces"] |= _faces(site, code)
     _addressed(site, bodies)
     if site.frame.address:
         bodies["frame"]["address"] = f"{site.frame.address}{code}/"
@@ -189,6 +191,21 @@ def in_language(site: Site, code: str, translator: Translator = TRANSLATOR) -> S
         raise ChangeError(str(error)) from error
     made = site_from(parts_of(full), site.assets, site.library)
     return made.with_editions(tuple(editions(site))) if site.editions else made
+
+
+def _faces(site: Site, code: str) -> dict[str, str]:
+    """The families that stand in for those that lack the letters of a language: the ones that look most like them."""
+    made, name = {}, site.identity.name
+    for role, used in site.identity.typefaces.model_dump().items():
+        family = site.library.family(used) if used else None
+        if family is None or writes(family, code):
+            continue
+        found = nearest(family.measured, asked(code, name), family.category) or nearest(
+            family.measured, asked(code), family.category
+        )
+        if found:
+            made[role] = found.id
+    return made
 
 
 def _addressed(site: Site, bodies: dict[str, Body]) -> None:

@@ -29,10 +29,11 @@ def meant_for(family: Family, codes: frozenset[int]) -> bool:
 
 def writes(family: Family, language: str, words: str = "") -> bool:
     """Whether a family has the letters of a language, and those of some words."""
-    return _asked(language, words) <= known(family)
+    return asked(language, words) <= known(family)
 
 
-def _asked(language: str, words: str) -> frozenset[int]:
+def asked(language: str, words: str = "") -> frozenset[int]:
+    """The code points of the letters of a language, and of those of some words."""
     return letters(language) | {ord(one) for one in words if one.isalpha()}
 
 
@@ -49,7 +50,7 @@ def for_language(family_id: str, language: str, words: str = "") -> str:
     font = SHIPPED[family_id]
     if writes(font, language, words):
         return family_id
-    found = nearest(font.measured, _asked(language, words), font.category)
+    found = nearest(font.measured, asked(language, words), font.category)
     if found:
         return found.id
     return for_language(family_id, language) if words else family_id

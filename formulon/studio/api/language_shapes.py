@@ -43,7 +43,7 @@ class PublishedRequest(Shape):
     published: bool
 
 
-class LanguageCard(Shape):
+class FurtherLanguage(Shape):
     """A further language of the site: how many of its texts are in each state."""
 
     code: str
@@ -57,5 +57,5 @@ class SiteLanguages(Shape):
 
     own: str
     own_name: str
-    further: list[LanguageCard]
+    further: list[FurtherLanguage]
     wanted: list[str]

@@ -24,7 +24,7 @@ class LanguagesView(View):
         for code, one in further.items():
             counted = Counter(line.state for line in lines(site, code))
             cards.append(
-                language_shapes.LanguageCard(code=code, name=own_name(code), published=one.published, states=dict(counted))
+                language_shapes.FurtherLanguage(code=code, name=own_name(code), published=one.published, states=dict(counted))
             )
         wanted = [one for one in site.identity.languages if one not in further and base(one) != base(own)]
         return answer(language_shapes.SiteLanguages(own=own, own_name=own_name(own), further=cards, wanted=wanted))

@@ -78,7 +78,7 @@ urlpatterns = [
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
     path(f"{_BRAND}/preflight/fixes", views.FixesView.as_view()),
     path(f"{_BRAND}/languages", language_views.LanguagesView.as_view()),
-    path(f"{_BRAND}/languages/<str:code>", language_views.LanguageView.as_view()),
+    path(f"{_BRAND}/languages/<str:code>/texts", language_views.LanguageView.as_view()),
     path(f"{_BRAND}/form-starts", structure_views.FormStartsView.as_view()),
     path(f"{_BRAND}/enquiries", enquiry_views.EnquiriesView.as_view()),
     path(f"{_BRAND}/enquiries/count", enquiry_views.CountView.as_view()),

@@ -26,6 +26,7 @@ from formulon.core.site.structure.operations import Duplicate, MovePage, RenameP
 from formulon.core.site.translations import MOST_LANGUAGES
 from formulon.core.site.versions import versioned
 from formulon.core.system.documents.identity import Identity
+from formulon.core.type.alike import writes
 
 FERRY = {
     "name": "Färgan", "language": "sv", "does": "En färja mellan två öar. Den går kl. 9 och 17.", "place": "Norrfjärd",
@@ -246,6 +247,21 @@ def test_a_translated_site_is_predicted_and_checked_like_any(name: str) -> None:
     made = in_language(site, "fr")
     after = {(one.rule, one.page) for one in check(predict(made, made.system()), made.system()).findings if one.stops}
     assert {rule for rule, _ in after} <= {rule for rule, _ in before}
+
+
+@pytest.mark.parametrize(("code", "word"), [("he", "שלום"), ("el", "Καλημέρα"), ("uk", "Доброго ранку"), ("ar", "مرحبا")])
+def test_a_typeface_that_lacks_the_letters_of_a_language_has_one_that_looks_like_it_stand_in(code: str, word: str) -> None:
+    """And the switch, which names languages in their own letters, stops nothing."""
+    site = having(planned("ferry"), code)
+    waiting = {one.source: word for one in lines(site, code) if one.state == "missing"}
+    site = apply(site, [put(site, code, waiting), publishing(site, code, True)])
+    for one in (site, in_language(site, code)):
+        found = check(predict(one, one.system()), one.system()).findings
+        assert not [finding.message for finding in found if finding.rule == "type/missing-glyphs" and word in finding.message]
+        assert not [finding for finding in found if finding.rule == "type/missing-glyphs" and finding.section == "header"]
+    faces, own = in_language(site, code).identity.typefaces, site.identity.typefaces
+    assert all(writes(site.library.family(used), code) for used in faces.used())
+    assert writes(site.library.family(own.body), code) == (faces.body == own.body)
 
 
 @settings(max_examples=25)

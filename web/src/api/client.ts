@@ -113,3 +113,5 @@ export type StylePart = StyleProposals['parts'][number]['id'];
 
 export type Enquiry = Schemas['EnquiryCard'];
 export type EnquiryState = Enquiry['state'];
+export type FurtherLanguage = Schemas['FurtherLanguage'];
+export type LanguageLine = Schemas['Line'];

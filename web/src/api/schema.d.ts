@@ -398,6 +398,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/languages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The languages of the site, with how far each has come. */
+        get: operations["brands_languages_retrieve"];
+        put?: never;
+        /** @description Adds a language. Nothing of it is published until that is said. */
+        post: operations["brands_languages_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/languages/{code}/texts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Every text of the site beside what it is in the language, and what the checks find there. */
+        get: operations["brands_languages_texts_retrieve"];
+        /** @description Writes translations. */
+        put: operations["brands_languages_texts_update"];
+        /** @description Has a language published with the next release, or not. */
+        post: operations["brands_languages_texts_create"];
+        /** @description Takes a language out, with its texts; undo brings them back. */
+        delete: operations["brands_languages_texts_destroy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/lines": {
         parameters: {
             query?: never;
@@ -2595,6 +2633,22 @@ export interface components {
             revision: number;
             body: components["schemas"]["Frame"];
         };
+        /**
+         * FurtherLanguage
+         * @description A further language of the site: how many of its texts are in each state.
+         */
+        FurtherLanguage: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Published */
+            published: boolean;
+            /** States */
+            states: {
+                [key: string]: number;
+            };
+        };
         /** @enum {string} */
         GroundEnum: "paper" | "tint" | "brand" | "accent" | "deep" | "navigation" | "footer";
         /** @enum {string} */
@@ -2853,6 +2907,44 @@ export interface components {
             sentences: boolean;
         };
         /**
+         * LanguageFinding
+         * @description What a rule finds of a page in a language: the page and the slot that it is of, and whether it stops a release.
+         */
+        LanguageFinding: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Message */
+            message: string;
+            /** Stops */
+            stops: boolean;
+        };
+        /**
+         * LanguageRequest
+         * @description A language by its code.
+         */
+        LanguageRequestRequest: {
+            /** Code */
+            code: string;
+        };
+        /**
+         * LanguageTexts
+         * @description Every text of the site beside what it is in a language, and what the checks find of its pages.
+         */
+        LanguageTexts: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Published */
+            published: boolean;
+            /** Lines */
+            lines: components["schemas"]["Line"][];
+            /** Findings */
+            findings: components["schemas"]["LanguageFinding"][];
+        };
+        /**
          * LastEffect
          * @description What the newest entry of the history reached; nothing where there is none.
          */
@@ -2949,6 +3041,33 @@ export interface components {
             /** Languages */
             languages: components["schemas"]["LanguageCard"][];
         };
+        /**
+         * Line
+         * @description A text beside what it is in another language: where it stands first, in how many places, how it is, what it was translated from
+         *     where that has changed since, and what of it the translation does not have (links, numbers).
+         */
+        Line: {
+            /** Source */
+            source: string;
+            /** Text */
+            text: string;
+            /** State */
+            state: components["schemas"]["LineStateEnum"];
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Label */
+            label: string;
+            /** Count */
+            count: number;
+            /** Was */
+            was: string;
+            /** Lacks */
+            lacks: string[];
+        };
+        /** @enum {string} */
+        LineStateEnum: "done" | "older" | "missing" | "ours" | "same";
         /**
          * Lines
          * @description How many lines it takes, by class of widths; without those at which that cannot be told.
@@ -3935,6 +4054,11 @@ export interface components {
             /** Says */
             says: string;
         };
+        /** PublishedRequest */
+        PublishedRequestRequest: {
+            /** Published */
+            published: boolean;
+        };
         /**
          * Question
          * @description An open question. `field` is where its answer goes, as a JSON Pointer of the identity; `kind` is how it is asked.
@@ -4508,6 +4632,20 @@ export interface components {
         /** @enum {string} */
         SeverityEnum: "stop" | "note";
         /**
+         * SiteLanguages
+         * @description The site's own language, those that it has besides, and those that the brief names and it does not have yet.
+         */
+        SiteLanguages: {
+            /** Own */
+            own: string;
+            /** Own Name */
+            own_name: string;
+            /** Further */
+            further: components["schemas"]["FurtherLanguage"][];
+            /** Wanted */
+            wanted: string[];
+        };
+        /**
          * SlotCard
          * @description A slot: its type, which an editor of the same name edits; what it holds when it is added; the most that it takes, in
          *     characters or items; what one of its items is called; and as which button it is drawn.
@@ -4734,6 +4872,16 @@ export interface components {
              * @default
              */
             lead_to: string;
+        };
+        /**
+         * TextsRequest
+         * @description Translations by the texts that they are of; an empty one takes one back.
+         */
+        TextsRequestRequest: {
+            /** Texts */
+            texts: {
+                [key: string]: string;
+            };
         };
         /**
          * Thresholds
@@ -5801,6 +5949,188 @@ export interface operations {
             };
         };
     };
+    brands_languages_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteLanguages"];
+                };
+            };
+        };
+    };
+    brands_languages_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LanguageRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Changed"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_languages_texts_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LanguageTexts"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_languages_texts_update: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TextsRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Changed"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_languages_texts_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PublishedRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Changed"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_languages_texts_destroy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Changed"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     brands_lines_create: {
         parameters: {
             query?: never;
@@ -5953,6 +6283,8 @@ export interface operations {
     brands_pages_preview_retrieve: {
         parameters: {
             query?: {
+                /** @description One of the site's further languages. */
+                language?: string;
                 /** @description The first scheme of the site if left out. */
                 scheme?: "dark" | "light";
             };

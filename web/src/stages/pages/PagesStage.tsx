@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { FRAME, pageDocument } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 import { Sheet } from '../../sheet/Sheet';
+import { LanguagesView } from '../languages/LanguagesView';
 import { EditPage } from './EditPage';
 import { PagesDialog } from './PagesDialog';
 import { PlanAgain } from './PlanAgain';
@@ -16,7 +17,7 @@ export function PagesStage() {
   const { brand, canWrite } = useShown('brand', 'canWrite');
   const { change } = useActions();
   const [where, setWhere] = useState<Where>({ page: brand.pages[0]?.body.id ?? '', section: '' });
-  const [view, setView] = useState<'page' | 'sheet'>('page');
+  const [view, setView] = useState<'page' | 'sheet' | 'languages'>('page');
   const [arranging, setArranging] = useState(false);
   const [searching, setSearching] = useState(false);
   const paper = useRef<Document | null>(null);
@@ -92,6 +93,14 @@ export function PagesStage() {
           >
             All pages
           </button>
+          <button
+            type="button"
+            className="width-toggle"
+            aria-pressed={view === 'languages'}
+            onClick={() => setView('languages')}
+          >
+            Languages
+          </button>
         </div>
         {view === 'page' ? (
           <EditPage
@@ -102,6 +111,8 @@ export function PagesStage() {
             onPaper={(document) => (paper.current = document)}
             choose={(section, text) => setWhere({ page: page.body.id, section, text: text ?? '' })}
           />
+        ) : view === 'languages' ? (
+          <LanguagesView />
         ) : (
           <Sheet widths={[360, 768, 1280, 1920]} />
         )}
