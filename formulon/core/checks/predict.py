@@ -29,7 +29,7 @@ from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box
 from formulon.core.site.header import entries as header_entries
 from formulon.core.site.header import has_ways, leaves, more, name_room, name_scale, rows
 from formulon.core.site.kind import Slot
-from formulon.core.site.languages import own_name
+from formulon.core.site.languages import switch_names
 from formulon.core.site.layout import HEADINGS, class_of
 from formulon.core.site.pictures import TOKENS
 from formulon.core.site.render import WIDTHS, names_beside
@@ -135,7 +135,7 @@ class Prediction:
         if self.site.in_languages():
             # A name that the typeface has no letters for is drawn in the visitor's own, as nothing else on the page is.
             names = [
-                one for one in map(own_name, self.site.in_languages()) if not missing(self.system.steps["label"].family, one)
+                one for one in switch_names(self.site.in_languages()) if not missing(self.system.steps["label"].family, one)
             ]
             yield from self.links(page, section, names, True, "languages")
         if has_ways(self.site):

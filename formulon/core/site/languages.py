@@ -7,7 +7,7 @@ A translated site is a site like any: it is resolved, rendered, predicted and ch
 
 import re
 from collections import defaultdict
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any, Literal, Protocol
@@ -70,6 +70,12 @@ def own_name(code: str) -> str:
     locale = icu.Locale.forLanguageTag(code)
     name = str(locale.getDisplayName(locale))
     return name[:1].upper() + name[1:]
+
+
+def switch_names(codes: Sequence[str]) -> list[str]:
+    """Languages as the switch between them calls them: by their region only where two of them are one language otherwise."""
+    plain_codes = [code.partition("-")[0] for code in codes]
+    return [own_name(one if plain_codes.count(one) == 1 else code) for one, code in zip(plain_codes, codes, strict=True)]
 
 
 def lines(site: Site, code: str, translator: Translator = TRANSLATOR) -> list[Line]:
@@ -226,11 +232,11 @@ def editions(site: Site) -> list[Edition]:
     published = [code for code, one in site.languages.further.items() if one.published]
     if not published:
         return []
-    own = site.identity.language
-    made = [Edition(own, own_name(own), "", {page.id: site.file_name(page) for page in site.pages})]
-    for code in published:
+    own, *names = switch_names([site.identity.language, *published])
+    made = [Edition(site.identity.language, own, "", {page.id: site.file_name(page) for page in site.pages})]
+    for code, name in zip(published, names, strict=True):
         other = in_language(site.with_editions(()), code)
-        made.append(Edition(code, own_name(code), f"{code}/", {page.id: other.file_name(page) for page in other.pages}))
+        made.append(Edition(code, name, f"{code}/", {page.id: other.file_name(page) for page in other.pages}))
     return made
 
 

@@ -19,7 +19,7 @@ from formulon.core.site.header import has_strip, has_ways, leaves, more
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot
-from formulon.core.site.languages import greeting, own_name
+from formulon.core.site.languages import greeting, switch_names
 from formulon.core.site.layout import Region
 from formulon.core.site.mail import mail_to
 from formulon.core.site.markup import breakable, emphasised, html, with_gaps
@@ -431,7 +431,8 @@ class View:
         """The page in the languages of the site, its own first; none where it has but one."""
         own = self.site.identity.language
         if not self.site.editions:
-            return [LanguageLink(one, own_name(one), "", "", one == own) for one in self.site.in_languages()]
+            codes = self.site.in_languages()
+            return [LanguageLink(one, name, "", "", one == own) for one, name in zip(codes, switch_names(codes), strict=True)]
         at = next((one.folder for one in self.site.editions if one.language == own), "")
         root, up = self.site.frame.address.removesuffix(at), "../" if at else ""
         made = []

@@ -16,7 +16,18 @@ from formulon.core.checks.runner import check
 from formulon.core.errors import ChangeError
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.editions import rendered
-from formulon.core.site.languages import Line, added, editions, in_language, lines, missing, publishing, put, removed
+from formulon.core.site.languages import (
+    Line,
+    added,
+    editions,
+    in_language,
+    lines,
+    missing,
+    publishing,
+    put,
+    removed,
+    switch_names,
+)
 from formulon.core.site.phrases import tables, whole
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
@@ -231,6 +242,11 @@ def test_pages_have_addresses_by_what_they_are_called() -> None:
     other = in_language(apply(twice, [put(twice, "de", {"Turlista": "404"})]), "de")
     assert other.pages[1].address not in ("404", "index")
     assert len({other.file_name(page) for page in other.pages}) == len(other.pages)
+
+
+def test_languages_are_called_by_their_region_only_where_that_tells_them_apart() -> None:
+    assert switch_names(["en-GB", "de"]) == ["English", "Deutsch"]
+    assert switch_names(["en-GB", "en-US", "fr-CA"]) == ["English (United Kingdom)", "English (United States)", "Français"]
 
 
 def test_one_language_is_as_it_was_before_there_were_any() -> None:
