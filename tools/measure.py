@@ -43,6 +43,7 @@ def fresh_database() -> None:
 fresh_database()
 django.setup()
 
+import journey  # noqa: E402
 import variety  # noqa: E402
 import writes  # noqa: E402
 from django.core.management import call_command  # noqa: E402
@@ -481,6 +482,7 @@ def main() -> None:
         "variety": varying,
         "proposals": proposing,
         "publish": lambda: [publishing(large_site())],
+        "journey": journeying,
     }
     print(f"{'What':<{WIDE}}  {'Measured':<42}  {'Budget':<10}")
     for what, measured, budget, kept in parts.get(" ".join(sys.argv[1:]), every_row)():
@@ -543,6 +545,23 @@ def _spread(what: str, times: list[float], budget: float) -> Row:
     return what, f"{median * 1000:.0f} ms, p95 {late * 1000:.0f} ms", f"{budget * 1000:.0f} ms", late <= budget
 
 
+def journeying() -> list[Row]:
+    """The five-minute job; see tools/journey.py."""
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        with server() as address, journey.worker():
+            page = browser.new_page(viewport={"width": 1280, "height": 800})
+            actions, waited, site = journey.taken(page, address, PASSWORD)
+            lacks = journey.lacking(site)
+        browser.close()
+    what = "from a folder to a released site"
+    return [
+        (f"{what}, actions", str(actions), str(journey.MOST_ACTIONS), actions <= journey.MOST_ACTIONS),
+        (f"{what}, waiting", f"{waited:.1f} s", f"{journey.MOST_WAITING:.0f} s", waited <= journey.MOST_WAITING),
+        (f"{what}, what it lacks", ", ".join(lacks) or "nothing", "nothing", not lacks),
+    ]
+
+
 def restyling() -> list[Row]:
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
@@ -572,6 +591,7 @@ def every_row() -> Iterator[Row]:
     yield from (preflight(site), publishing(site), reading())
     yield from proposing()
     yield from varying()
+    yield from journeying()
 
 
 if __name__ == "__main__":

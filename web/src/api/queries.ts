@@ -358,8 +358,9 @@ export async function colorsOfFile(file: File) {
 }
 
 /** Sections of a kind that can be added, drawn in the brand's style; `stamp` changes with every revision. */
-export function useAdditions(brandId: string, kind: string, stamp: string, scheme: 'light' | 'dark') {
+export function useAdditions(brandId: string, kind: string, stamp: string, scheme: 'light' | 'dark', enabled: boolean) {
   return useQuery({
+    enabled,
     queryKey: ['additions', brandId, kind, stamp, scheme],
     queryFn: () =>
       unwrap(

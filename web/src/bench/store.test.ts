@@ -333,6 +333,20 @@ describe('a write of another kind', () => {
     expect(store.shown.brand.edited).toBe(true);
   });
 
+  it('says that something is being saved from the moment it is asked for, until it is stored or refused', async () => {
+    const { store } = opened();
+    let done: (answer: Changed) => void = () => undefined;
+    const writing = store.write(
+      () => new Promise<Changed>((resolve) => (done = resolve)),
+      (one) => one,
+    );
+    expect(store.shown.saving).toBe(true);
+    await Promise.resolve();
+    done(stored('a', { edited: true }));
+    await writing;
+    expect(store.shown.saving).toBe(false);
+  });
+
   it('that fails leaves the queue open and what is shown as it was', async () => {
     const { store, call } = opened();
     const shown = store.shown.brand;
@@ -343,6 +357,7 @@ describe('a write of another kind', () => {
       ),
     ).rejects.toThrow('No.');
     expect(store.shown.brand).toBe(shown);
+    expect(store.shown.saving).toBe(false);
     void store.change('Title', title('Neu'));
     expect(await call('changes')).toBeDefined();
   });

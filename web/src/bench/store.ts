@@ -160,13 +160,21 @@ export class BenchStore implements Bench {
     return next;
   };
 
-  write = <T>(ask: (headers: Held) => Promise<T>, changed: (answer: T) => Changed): Promise<T> =>
-    this.afterChanges(async () => {
-      const base = this.answered;
-      const answer = await ask(this.held);
-      this.take(base, changed(answer));
-      return answer;
+  write = <T>(ask: (headers: Held) => Promise<T>, changed: (answer: T) => Changed): Promise<T> => {
+    this.writes += 1;
+    this.set({});
+    return this.afterChanges(async () => {
+      try {
+        const base = this.answered;
+        const answer = await ask(this.held);
+        this.take(base, changed(answer));
+        return answer;
+      } finally {
+        this.writes -= 1;
+        this.set({});
+      }
     });
+  };
 
   change = (label: string, changes: Change[]): Promise<boolean> => {
     this.writes += 1;

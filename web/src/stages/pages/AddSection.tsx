@@ -116,8 +116,10 @@ type Place = { id: string; top: number; height: number };
 
 /** The compositions of a kind, drawn one under another; each is a button. */
 function Offered({ kind, disabled, add }: OfferedProps) {
-  const { brand, look } = useShown('brand', 'look');
-  const found = useAdditions(brand.id, kind.id, stampOf(brand), look.scheme);
+  const { brand, look, saving } = useShown('brand', 'look', 'saving');
+  // What is still on its way to be stored may change what can be added: it is not drawn of what was before.
+  const found = useAdditions(brand.id, kind.id, stampOf(brand), look.scheme, !saving);
+  const drawn = saving ? undefined : found.data;
   const box = useRef<HTMLDivElement>(null);
   const frame = useRef<HTMLIFrameElement>(null);
   const [room, setRoom] = useState(0);
@@ -150,27 +152,27 @@ function Offered({ kind, disabled, add }: OfferedProps) {
     );
     setHeight(document.body.scrollHeight);
   };
-  const said = found.data?.offers[0]?.said_on;
+  const said = drawn?.offers[0]?.said_on;
   return (
     <div className="add-offers" ref={box} aria-busy={found.isFetching}>
       {found.isError && <p role="alert">{found.error.message}</p>}
-      {found.isPending && <p className="soft">Drawing…</p>}
+      {!drawn && !found.isError && <p className="soft">Drawing…</p>}
       {said && (
         <p className="soft add-said">These words stand on {said} already; they can be changed once it is added.</p>
       )}
-      {found.data && room > 0 && (
+      {drawn && room > 0 && (
         <div className="add-paper" style={{ height: height * scale }}>
           <iframe
             ref={frame}
             title={`${kind.label}, drawn`}
             sandbox="allow-same-origin"
-            srcDoc={found.data.html}
+            srcDoc={drawn.html}
             tabIndex={-1}
             aria-hidden="true"
             onLoad={measure}
             style={{ width: WIDTH, height: Math.max(height, 200), transform: `scale(${scale})` }}
           />
-          {found.data.offers.map((offer) => {
+          {drawn.offers.map((offer) => {
             const place = places.find((one) => one.id === offer.id);
             return (
               place && (

@@ -18,13 +18,15 @@ const OFFER = {
   said_on: 'Home',
 };
 
-function adding(after: string | null = null) {
+function adding(after: string | null = null, saving = false) {
   inSight();
   const asked = answers({
     'GET /api/brands/{brand_id}/additions/{kind}': { offers: [OFFER], html: '<!doctype html><main></main>' },
     'POST /api/brands/{brand_id}/structure': { label: 'Added', changes: [], leads: [], page: 'home', section: 'new' },
   });
-  const drawn = draw(<AddSection page={HOME} kinds={KINDS} after={after} close={vi.fn()} choose={vi.fn()} />);
+  const drawn = draw(<AddSection page={HOME} kinds={KINDS} after={after} close={vi.fn()} choose={vi.fn()} />, {
+    saving,
+  });
   return { asked, ...drawn };
 }
 
@@ -47,6 +49,16 @@ describe('a section that is added', () => {
     unmount();
     adding('cards-1');
     expect(screen.getByRole('dialog', { name: 'Add a section to Homeafter “Was wir flechten”' })).toBeInTheDocument();
+  });
+});
+
+describe('what can be added', () => {
+  it('is not drawn of a state that is just being changed', async () => {
+    const { asked, again } = adding(null, true);
+    expect(screen.getByText('Drawing…')).toBeInTheDocument();
+    expect(asked).toEqual([]);
+    again({ saving: false });
+    expect(await screen.findByText(/^These words stand on Home already/)).toBeInTheDocument();
   });
 });
 
