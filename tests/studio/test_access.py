@@ -25,6 +25,8 @@ PATHS = [
     ("post", "/palettes"),
     ("post", "/palettes/preview"),
     ("get", "/pages/home/preview"),
+    ("get", "/pages/home/listing"),
+    ("get", "/pages/home/social"),
     ("get", "/preflight"),
     ("post", "/preflight/fixes"),
     ("post", "/structure"),

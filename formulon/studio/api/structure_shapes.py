@@ -135,3 +135,11 @@ class Lines(Shape):
     """How many lines it takes, by class of widths; without those at which that cannot be told."""
 
     lines: dict[str, int]
+
+
+class Listing(Shape):
+    """How a page is listed: its whole address as far as it is known, and titles and descriptions proposed from its words."""
+
+    address: str
+    titles: list[str]
+    descriptions: list[str]

@@ -1,13 +1,17 @@
 """The structure of a site: what operations on it come to, and what can be added."""
 
-from django.http import Http404
+from django.http import Http404, HttpResponse
 from django.http.response import HttpResponseBase
+from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 
 from formulon.core.site.composing.shaped import parts_of
+from formulon.core.site.listing import descriptions, titles
 from formulon.core.site.planning.form_starts import form_starts
 from formulon.core.site.render import render_page
+from formulon.core.site.social import social_picture
+from formulon.core.site.structured import address
 from formulon.studio.api import shapes, structure_shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import View, answer
@@ -129,3 +133,28 @@ class LinesView(View):
         wanted = structure_shapes.LinesRequest.model_validate(request.data)
         made = asking.lines(brand, wanted.page, wanted.section, wanted.slot, wanted.text)
         return answer(structure_shapes.Lines(lines=made))
+
+
+class ListingView(View):
+    @extend_schema(responses={200: structure_shapes.Listing, 404: shapes.Problem})
+    def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
+        """What search results and cards show of a page, and what is proposed for them."""
+        site = sites.load(brand_of(request, brand_id))
+        page = site.page(page_id)
+        if page is None:
+            raise Http404
+        made = structure_shapes.Listing(
+            address=address(site, page), titles=titles(site, page), descriptions=descriptions(site, page)
+        )
+        return answer(made)
+
+
+class SocialView(View):
+    @extend_schema(responses={(200, "image/png"): OpenApiTypes.BINARY, 404: shapes.Problem})
+    def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
+        """The picture that places show with a link to a page."""
+        site = sites.load(brand_of(request, brand_id))
+        page = site.page(page_id)
+        if page is None:
+            raise Http404
+        return HttpResponse(social_picture(site, site.system(), page), content_type="image/png")

@@ -68,6 +68,8 @@ urlpatterns = [
     path(f"{_BRAND}/pages/<slug:page_id>/preview", views.PreviewView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/overlay", color_views.OverlayView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/compositions", layout_views.CompositionsView.as_view()),
+    path(f"{_BRAND}/pages/<slug:page_id>/listing", structure_views.ListingView.as_view()),
+    path(f"{_BRAND}/pages/<slug:page_id>/social", structure_views.SocialView.as_view()),
     path(f"{_BRAND}/structure", structure_views.StructureView.as_view()),
     path(f"{_BRAND}/instructions", structure_views.InstructionsView.as_view()),
     path(f"{_BRAND}/lines", structure_views.LinesView.as_view()),

@@ -410,3 +410,19 @@ export function useFormStarts(brandId: string, revision: number) {
     placeholderData: (previous) => previous,
   });
 }
+
+/** How a page is listed, and what is proposed for that; `stamp` changes with every revision. */
+export function useListing(brandId: string, page: string, stamp: string) {
+  return useQuery({
+    queryKey: ['listing', brandId, page, stamp],
+    queryFn: async () => ({
+      ...(await unwrap(
+        client.GET('/api/brands/{brand_id}/pages/{page_id}/listing', {
+          params: { path: { brand_id: brandId, page_id: page } },
+        }),
+      )),
+      stamp,
+    }),
+    placeholderData: (previous, query) => (query?.queryKey[2] === page ? previous : undefined),
+  });
+}

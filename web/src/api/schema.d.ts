@@ -521,6 +521,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/pages/{page_id}/listing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What search results and cards show of a page, and what is proposed for them. */
+        get: operations["brands_pages_listing_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pages/{page_id}/preview": {
         parameters: {
             query?: never;
@@ -598,6 +615,23 @@ export interface paths {
         };
         /** @description The parts of a section's layout, and where they stand, for pulling at them. */
         get: operations["brands_pages_sections_parts_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/pages/{page_id}/social": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The picture that places show with a link to a page. */
+        get: operations["brands_pages_social_retrieve"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3107,6 +3141,18 @@ export interface components {
              * @default true
              */
             underlined: boolean;
+        };
+        /**
+         * Listing
+         * @description How a page is listed: its whole address as far as it is known, and titles and descriptions proposed from its words.
+         */
+        Listing: {
+            /** Address */
+            address: string;
+            /** Titles */
+            titles: string[];
+            /** Descriptions */
+            descriptions: string[];
         };
         /**
          * Logo
@@ -6280,6 +6326,36 @@ export interface operations {
             };
         };
     };
+    brands_pages_listing_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                page_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Listing"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     brands_pages_preview_retrieve: {
         parameters: {
             query?: {
@@ -6438,6 +6514,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SectionParts"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_pages_social_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                page_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
                 };
             };
             404: {

@@ -2,6 +2,7 @@ import { pointer, type Page } from '../../api/client';
 import type { Bench } from '../../bench/bench';
 import { pageDocument } from '../../bench/documents';
 import { Editable } from '../../parts/Editable';
+import { Listed } from './Listed';
 
 export type PageWordsProps = { page: Page; change: Bench['change']; disabled: boolean };
 
@@ -24,7 +25,7 @@ export function PageWords({ page, change, disabled }: PageWordsProps) {
         />
         in the menu
       </label>
-      <h2>For search engines</h2>
+      <h2>For search engines and cards</h2>
       <Editable
         label="Title"
         disabled={disabled}
@@ -39,6 +40,11 @@ export function PageWords({ page, change, disabled }: PageWordsProps) {
         value={page.description ?? ''}
         placeholder="Missing"
         onSave={put('description', 'Description written')}
+      />
+      <Listed
+        page={page}
+        disabled={disabled}
+        put={(key, value) => put(key, key === 'title' ? 'Title taken' : 'Description taken')(value)}
       />
     </>
   );

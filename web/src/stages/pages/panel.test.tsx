@@ -11,6 +11,7 @@ import { SlotEditors } from './SlotEditors';
 
 vi.mock('./PictureSlot', () => ({ PictureSlot: () => <p>A picture</p> }));
 vi.mock('./OnPicture', () => ({ OnPicture: () => <p>On its picture</p> }));
+vi.mock('./Listed', () => ({ Listed: () => <p>As it is listed</p> }));
 
 const HOME = PAGES[0]!;
 const rows = (page: Page = HOME): Row[] =>

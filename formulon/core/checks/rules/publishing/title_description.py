@@ -6,21 +6,9 @@ from formulon.core.checks.page_facts import PageHead
 from formulon.core.checks.rule import COMMON_PRACTICE, Ref, Remedy, Verdict, rule
 from formulon.core.site.changes import Change
 from formulon.core.site.documents import page_document
-from formulon.core.site.planning.writer import shorten
-from formulon.core.site.site import Page, Site
-from formulon.core.site.slots import slot_values
-from formulon.core.site.values import PLACEHOLDER
+from formulon.core.site.listing import MOST_DESCRIPTION, descriptions
+from formulon.core.site.site import Site
 from formulon.core.system.system import System
-from formulon.core.type.emphasis import plain
-
-
-def own_words(page: Page) -> str:
-    """The page's first running text that holds no placeholder."""
-    for section in page.sections:
-        for slot, value in slot_values(section).values():
-            if slot.of.set_in_type and slot.step in ("intro", "body") and not PLACEHOLDER.search(value):
-                return " ".join(plain(value).split())
-    return ""
 
 
 def mend(site: Site, system: System, head: PageHead, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
@@ -33,13 +21,9 @@ def mend(site: Site, system: System, head: PageHead, verdict: Verdict, options: 
         patch = {"op": "replace", "path": "/title", "value": title}
         yield Remedy(f"“{title}”", (Change(document=document, patch=[patch]),))
         return
-    for text in filter(None, (own_words(page), site.identity.does, site.identity.strapline)):
-        description = shorten(text, int(options["description-most"]))
+    for description in [*descriptions(site, page, int(options["description-most"])), f"{page.name}: {site.identity.name}."]:
         patch = {"op": "replace", "path": "/description", "value": description}
         yield Remedy(f"“{description}”", (Change(document=document, patch=[patch]),))
-    plain = f"{page.name}: {site.identity.name}."
-    patch = {"op": "replace", "path": "/description", "value": plain}
-    yield Remedy(f"“{plain}”", (Change(document=document, patch=[patch]),))
 
 
 @rule(
@@ -48,7 +32,7 @@ def mend(site: Site, system: System, head: PageHead, verdict: Verdict, options: 
     standard=Ref("WCAG 2.2", "2.4.2", "A"),
     severity="stop",
     looks_at=PageHead,
-    options={"description-most": 155},
+    options={"description-most": MOST_DESCRIPTION},
     rationale="The title names the page in tabs, search results and screen readers; the description is read in search results.",
     messages={
         "no-title": "The page {name} has no title.",
