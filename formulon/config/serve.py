@@ -24,7 +24,7 @@ from waitress.task import ThreadedTaskDispatcher
 
 SMALL = 5_000_000  # bytes; what any address takes
 LARGE = 230_000_000  # and those to which files are uploaded; services/sources.py has 200 MB for one intake
-UPLOADS = ("/sources", "/fonts", "/marks", "/colors/picture")
+UPLOADS = ("/sources", "/fonts", "/marks", "/colors/picture", "/pictures")
 _REPLACED_AFTER = 1.0  # seconds
 
 

@@ -79,6 +79,7 @@ class Picture(models.Model):
     colors = models.JSONField(default=dict, blank=True, help_text="Dominant colours of a photograph and their shares.")
     width = models.FloatField()
     height = models.FloatField()
+    from_file = models.BooleanField(default=True, help_text="Whether it came from one of the brand's files, which is kept.")
 
     class Meta:
         ordering = ["id"]

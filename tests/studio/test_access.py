@@ -66,6 +66,9 @@ PATHS = [
     ("get", "/effect"),
     ("post", "/effect"),
     ("get", "/pictures/moon-480.webp"),
+    ("post", "/pictures"),
+    ("post", "/pictures/moon/edits"),
+    ("post", "/pictures/moon/tried"),
     ("post", "/fonts"),
     ("get", "/type"),
     ("get", "/matrix"),
@@ -97,6 +100,7 @@ def _pattern(path: str) -> str:
         "/system/tokens": "/system/<slug:form>",
         "/additions/text": "/additions/<str:kind>",
         "/languages/de/texts": "/languages/<str:code>/texts",
+        "/pictures/moon/": "/pictures/<slug:key>/",
         "moon-480.webp": "<str:name>",
     }
     parts |= {"0123456789abcdef.woff2": "<str:name>"}

@@ -23,7 +23,7 @@ log = logging.getLogger(__name__)
 def answer(shape: BaseModel, status: int = 200) -> HttpResponse:
     """A shape as JSON, written by pydantic, which is faster than a renderer over dictionaries."""
     return HttpResponse(
-        shape.model_dump_json(exclude_unset=isinstance(shape, Changed | MarkUploaded)),
+        shape.model_dump_json(exclude_unset=isinstance(shape, Changed) or hasattr(shape, "workbench")),
         status=status,
         content_type="application/json",
     )
@@ -42,18 +42,19 @@ class View(APIView):
 
     def bench(self, request: Request, brand: Brand) -> HttpResponseBase:
         """The whole workbench; or, where the brand cannot be drawn as it is, why, and what can be taken back."""
-        return self._drawn(request, brand, states.named)
+        return self.drawn(request, brand, states.named)
 
     def changed(self, request: Request, brand: Brand) -> HttpResponseBase:
         """What a write changed of the workbench that its asker holds."""
-        return self._drawn(request, brand, lambda made: states.changed(made, request.headers.get(STATE, "")))
+        return self.drawn(request, brand, lambda made: states.changed(made, request.headers.get(STATE, "")))
 
     def uploaded(self, request: Request, brand: Brand, notes: list[str]) -> HttpResponseBase:
         """The same after an upload, with what there is to say of it."""
         held = request.headers.get(STATE, "")
-        return self._drawn(request, brand, lambda made: MarkUploaded(workbench=states.changed(made, held), notes=notes))
+        return self.drawn(request, brand, lambda made: MarkUploaded(workbench=states.changed(made, held), notes=notes))
 
-    def _drawn(self, request: Request, brand: Brand, shape: Callable[[Workbench], BaseModel]) -> HttpResponseBase:
+    def drawn(self, request: Request, brand: Brand, shape: Callable[[Workbench], BaseModel]) -> HttpResponseBase:
+        """A shape made of the workbench, or why the brand cannot be drawn."""
         role = sites.role_of(user_of(request), brand)
         try:
             return answer(shape(answers.workbench(request._request, brand, role)))

@@ -16,7 +16,7 @@ from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Picture, SourceFile
 from formulon.studio.services import history, sources
 from formulon.studio.services.reading import read_mark
-from formulon.studio.services.sites import bodies_of
+from formulon.studio.services.sites import blob_of, bodies_of
 
 _DONE = {"accept": "taken over", "lock": "locked", "unlock": "unlocked", "reject": "rejected", "reopen": "opened again"}
 
@@ -72,14 +72,16 @@ def keep_picture(brand: Brand, fact: Fact) -> None:
 
 
 def encode_picture(picture_id: int) -> None:
-    """Adds the sizes of a photograph as AVIF, which take longer to make than a request may. Runs in the worker; where the file
-    that it came from is gone, it stays as it is."""
+    """Adds the sizes of a photograph as AVIF, which take longer to make than a request may. Runs in the worker; where there is no file
+    that it came from, or it is gone, they are made of its largest size."""
     picture = Picture.objects.select_related("brand").filter(pk=picture_id).first()
-    source = _source_of(picture) if picture else None
-    if picture is None or source is None or any(one.get("form") == "avif" for one in picture.renditions):
+    if picture is None or not picture.renditions or any(one.get("form") == "avif" for one in picture.renditions):
         return
-    data = bytes(source.stored.data)
-    made = {form: readers().picture(source.name, data, form) for form in ("webp", "avif")}
+    source = _source_of(picture) if picture.from_file else None
+    largest = max(picture.renditions, key=lambda one: int(one["width"]))
+    data = bytes(source.stored.data) if source else blob_of(picture.brand)(largest["sha256"])
+    forms = ("webp", "avif") if source else ("avif",)
+    made = {form: readers().picture(source.name if source else f"{picture.key}.webp", data, form) for form in forms}
     if any("error" in sizes for sizes in made.values()):
         return
     renditions = [
@@ -87,13 +89,14 @@ def encode_picture(picture_id: int) -> None:
         for form, sizes in made.items()
         for width, text in sizes["sizes"]
     ]
-    Picture.objects.filter(pk=picture_id).update(renditions=renditions)
+    kept = [] if source else picture.renditions
+    Picture.objects.filter(pk=picture_id).update(renditions=[*kept, *renditions])
 
 
 def unencoded() -> list[int]:
-    """Photographs that an earlier version kept, which have no AVIF yet and whose files are still there."""
+    """Photographs that an earlier version kept, which have no AVIF yet."""
     kept = [one for one in Picture.objects.exclude(renditions=[]) if not any(r.get("form") == "avif" for r in one.renditions)]
-    return [one.pk for one in kept if _source_of(one)]
+    return [one.pk for one in kept]
 
 
 def _source_of(picture: Picture) -> SourceFile | None:
