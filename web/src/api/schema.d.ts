@@ -674,6 +674,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Adds a picture out of a file, one at once. */
+        post: operations["brands_pictures_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/pictures/{key}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Makes another picture of one, with light work done on it. */
+        post: operations["brands_pictures_edits_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/pictures/{key}/tried": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description How a picture would look with light work done on it. Nothing is stored. */
+        post: operations["brands_pictures_tried_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pictures/{name}": {
         parameters: {
             query?: never;
@@ -2070,6 +2121,32 @@ export interface components {
             password: string;
         };
         /**
+         * Crop
+         * @description What is left, as shares of the turned and straightened picture.
+         */
+        Crop: {
+            /**
+             * X
+             * @default 0
+             */
+            x: number;
+            /**
+             * Y
+             * @default 0
+             */
+            y: number;
+            /**
+             * Width
+             * @default 1
+             */
+            width: number;
+            /**
+             * Height
+             * @default 1
+             */
+            height: number;
+        };
+        /**
          * Depart
          * @description On a ground of its own, with a reason; without a ground, in the rhythm of the site again.
          */
@@ -2175,6 +2252,34 @@ export interface components {
             patch: {
                 [key: string]: unknown;
             }[];
+        };
+        /**
+         * Edits
+         * @description What is to be done. `straighten` is in degrees clockwise, `exposure` in stops, `plain` the tolerance in OKLab with which a plain
+         *     background is taken away; None leaves it.
+         */
+        EditsRequest: {
+            /**
+             * Turn
+             * @default 0
+             */
+            turn: components["schemas"]["TurnEnum"];
+            /**
+             * Straighten
+             * @default 0
+             */
+            straighten: number;
+            crop?: components["schemas"]["Crop"];
+            /**
+             * Exposure
+             * @default 0
+             */
+            exposure: number;
+            /**
+             * Plain
+             * @default null
+             */
+            plain: number | null;
         };
         /**
          * Effect
@@ -3991,6 +4096,21 @@ export interface components {
              */
             corners: number | null;
         };
+        /**
+         * PictureMade
+         * @description A picture that was added or made: its id, what it shows as far as its file says, its size in px, and the workbench with it.
+         */
+        PictureMade: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            workbench: components["schemas"]["Changed"];
+        };
         /** @enum {string} */
         PicturesEnum: "natural" | "duotone" | "tint" | "monochrome";
         /**
@@ -5011,6 +5131,8 @@ export interface components {
             /** Passes */
             passes: boolean[];
         };
+        /** @enum {integer} */
+        TurnEnum: 0 | 90 | 180 | 270;
         /**
          * Turned
          * @description A pair that passed and fails, or failed and passes, where it is used.
@@ -6610,6 +6732,126 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_pictures_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureMade"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_pictures_edits_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EditsRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureMade"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_pictures_tried_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EditsRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/webp": string;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
             422: {

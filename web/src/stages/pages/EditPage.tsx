@@ -4,8 +4,11 @@ import { PageFrame } from '../../sheet/PageFrame';
 import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
 import { useActions, useShown } from '../../bench/useBench';
 import { FRAME } from '../../bench/documents';
+import { counted } from '../../parts/counted';
+import { AddingPictures } from './AddingPictures';
 import { ShapeLayer } from './ShapeLayer';
 import { TypedLines, type Typed } from './TypedLines';
+import { picturesIn, usePictures } from './usePictures';
 import { WidthEdge } from './WidthEdge';
 import { emphasise, read, storedText, written as writtenIn } from './marks';
 import { slotParts, slotValue, type Row } from './rows';
@@ -24,7 +27,7 @@ export type EditPageProps = {
  *  Ctrl B makes it strong. */
 export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProps) {
   const { canWrite } = useShown('canWrite');
-  const { change, report } = useActions();
+  const { change, report, say } = useActions();
   const [width, setWidth] = useState<number>(1280);
   const [room, setRoom] = useState(0);
   const [shaping, setShaping] = useState(false);
@@ -34,9 +37,10 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
   );
   const box = useRef<HTMLDivElement>(null);
   const [frame, setFrame] = useState<{ document: Document; swap: number } | null>(null);
-  const now = useRef({ rows, change, choose, report, onPaper });
+  const { adding, add, stop, close } = usePictures();
+  const now = useRef({ rows, change, choose, report, onPaper, add, say });
   useEffect(() => {
-    now.current = { rows, change, choose, report, onPaper };
+    now.current = { rows, change, choose, report, onPaper, add, say };
   });
   useLayoutEffect(() => {
     const element = box.current;
@@ -130,12 +134,61 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       const row = event.target instanceof Object ? find(event.target as Element) : undefined;
       if (row) now.current.choose(row.id);
     };
+    // Pictures are dropped on the place where they are to stand, or anywhere to have them at hand.
+    const pictureAt = (event: DragEvent) =>
+      (event.target as Element | null)?.closest?.<HTMLElement>('.picture[data-slot]') ?? null;
+    const mark = (over: HTMLElement | null) =>
+      document.querySelectorAll('.picture').forEach((one) => one.toggleAttribute('data-lit', one === over));
+    const over = (event: DragEvent) => {
+      if (!event.dataTransfer?.types.includes('Files')) return;
+      event.preventDefault();
+      mark(pictureAt(event));
+    };
+    const left = () => mark(null);
+    const drop = (event: DragEvent) => {
+      const files = picturesIn(event.dataTransfer?.files);
+      const element = pictureAt(event);
+      mark(null);
+      event.preventDefault();
+      if (!files.length) return;
+      const row = element ? find(element) : undefined;
+      const slot = element?.dataset['slot'] ?? '';
+      void now.current.add(files).then(([first, ...more]) => {
+        if (!first) return;
+        if (!row || !slot) {
+          now.current.say(
+            `${counted(more.length + 1, 'picture')} added. Choose them at any picture of a section.`,
+            false,
+          );
+          return;
+        }
+        const held = (slotValue(row.section, slot) ?? {}) as { alt?: string; overlay?: unknown };
+        const alt = first.name || held.alt || '';
+        const value = {
+          source: `asset:${first.id}`,
+          alt,
+          decorative: !alt,
+          ...(held.overlay ? { overlay: held.overlay } : {}),
+        };
+        const path = pointer(...row.base, 'content', ...slotParts(slot));
+        now.current.choose(row.id);
+        void now.current.change(`Picture: ${first.name.slice(0, 60) || first.id}`, [
+          { document: row.document, patch: [{ op: 'add', path, value }] },
+        ]);
+      });
+    };
+    document.addEventListener('dragover', over);
+    document.addEventListener('dragleave', left);
+    document.addEventListener('drop', drop);
     document.addEventListener('focusin', focus);
     document.addEventListener('focusout', blur);
     document.addEventListener('input', type);
     document.addEventListener('keydown', key);
     document.addEventListener('click', click);
     return () => {
+      document.removeEventListener('dragover', over);
+      document.removeEventListener('dragleave', left);
+      document.removeEventListener('drop', drop);
       document.removeEventListener('focusin', focus);
       document.removeEventListener('focusout', blur);
       document.removeEventListener('input', type);
@@ -187,7 +240,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
         >
           Shape the section
         </button>
-        <TypedLines typed={typed} />
+        {adding ? <AddingPictures adding={adding} stop={stop} close={close} /> : <TypedLines typed={typed} />}
       </div>
       <div
         className="edit-scroll"

@@ -2,6 +2,9 @@ import { useState } from 'react';
 import { Editable } from '../../parts/Editable';
 import { Drawings } from './Drawings';
 import { useShown } from '../../bench/useBench';
+import { AddingPictures } from './AddingPictures';
+import { EditPicture } from './EditPicture';
+import { picturesIn, usePictures } from './usePictures';
 
 import type { Focus, Overlay } from '../../api/client';
 
@@ -22,6 +25,24 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
   const drawn = picture.source.startsWith('drawn:');
   const id = path.replaceAll('/', '-');
   const own = useShown('brand').brand.pictures;
+  const { adding, add, stop, close } = usePictures();
+  const [working, setWorking] = useState(false);
+  const mine = own.find((one) => picture.source === `asset:${one.id}`);
+  const place = (key: string, name: string) =>
+    put(
+      path,
+      {
+        source: `asset:${key}`,
+        alt: name || picture.alt,
+        decorative: !(name || picture.alt),
+        overlay: picture.overlay,
+      },
+      `Picture: ${name.slice(0, 60) || key}`,
+    );
+  const take = async (files: File[]) => {
+    const [first] = await add(files);
+    if (first) place(first.id, first.name);
+  };
   const choose = (source: string) => {
     const chosen = own.find((one) => source === `asset:${one.id}`);
     const value = chosen
@@ -84,6 +105,27 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
       >
         Drawings
       </button>
+      <label className="quiet-action slot-file">
+        Add…
+        <input
+          type="file"
+          multiple
+          accept="image/*,.svg"
+          aria-label={`Add pictures for ${label}`}
+          disabled={disabled || adding?.now !== undefined}
+          onChange={(event) => {
+            void take(picturesIn(event.target.files));
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {mine && !mine.address.startsWith('data:') && (
+        <button type="button" className="quiet-action" disabled={disabled} onClick={() => setWorking(true)}>
+          Work on it…
+        </button>
+      )}
+      {working && mine && <EditPicture picture={mine} close={() => setWorking(false)} put={place} />}
+      {adding && <AddingPictures adding={adding} stop={stop} close={close} />}
       {open && <Drawings current={drawn ? kind : ''} choose={choose} disabled={disabled} />}
       <label htmlFor={`decorative-${id}`} className="slot-check">
         <input
