@@ -205,6 +205,7 @@ export function benchOf(more: Partial<MadeUp> = {}): MadeUp {
     draft: vi.fn(),
     endDraft: vi.fn(),
     afterChanges: (work) => work(),
+    saves: (work) => work(),
     write: vi.fn((ask) => ask({ 'Formulon-State': 'held' })) as Actions['write'],
     revision: () => 1,
     undo: vi.fn(() => Promise.resolve()),

@@ -54,6 +54,8 @@ export type Actions = {
   endDraft: () => void;
   /** Asks something after all changes that are still on their way have been stored. */
   afterChanges: <T>(work: () => Promise<T>) => Promise<T>;
+  /** Does something that ends in a change; until it is done it counts as being saved. */
+  saves: <T>(work: () => Promise<T>) => Promise<T>;
   /** Writes in its turn: `ask` sends what is held along, and what changed is taken over from the answer. */
   write: <T>(ask: (headers: Held) => Promise<T>, changed: (answer: T) => Changed) => Promise<T>;
   /** The revision of a document as it is now, not as it was drawn last. */

@@ -160,21 +160,26 @@ export class BenchStore implements Bench {
     return next;
   };
 
-  write = <T>(ask: (headers: Held) => Promise<T>, changed: (answer: T) => Changed): Promise<T> => {
+  saves = async <T>(work: () => Promise<T>): Promise<T> => {
     this.writes += 1;
     this.set({});
-    return this.afterChanges(async () => {
-      try {
+    try {
+      return await work();
+    } finally {
+      this.writes -= 1;
+      this.set({});
+    }
+  };
+
+  write = <T>(ask: (headers: Held) => Promise<T>, changed: (answer: T) => Changed): Promise<T> =>
+    this.saves(() =>
+      this.afterChanges(async () => {
         const base = this.answered;
         const answer = await ask(this.held);
         this.take(base, changed(answer));
         return answer;
-      } finally {
-        this.writes -= 1;
-        this.set({});
-      }
-    });
-  };
+      }),
+    );
 
   change = (label: string, changes: Change[]): Promise<boolean> => {
     this.writes += 1;

@@ -53,10 +53,7 @@ export function EditPicture({ picture, close, put }: EditPictureProps) {
       tried(picture.id, JSON.parse(asked) as PictureEdits, waiting.signal).then(
         (address) => {
           setProblem('');
-          setSeen((last) => {
-            if (last) URL.revokeObjectURL(last);
-            return address;
-          });
+          setSeen(address);
         },
         (error: Error) => {
           if (!waiting.signal.aborted) setProblem(error.message);
@@ -92,7 +89,7 @@ export function EditPicture({ picture, close, put }: EditPictureProps) {
   ) => (
     <label>
       <span>
-        {label} <output>{`${value > 0 && least < 0 ? '+' : ''}${value} ${unit}`}</output>
+        {label} <small>{`${value > 0 && least < 0 ? '+' : ''}${value} ${unit}`}</small>
       </span>
       <input
         type="range"
@@ -131,7 +128,7 @@ export function EditPicture({ picture, close, put }: EditPictureProps) {
             {SIDES.map((side) => (
               <label key={side.key}>
                 <span>
-                  {side.name} <output>{sides[side.key]} %</output>
+                  {side.name} <small>{sides[side.key]} %</small>
                 </span>
                 <input
                   type="range"

@@ -17,6 +17,7 @@ export type ShapeLayerProps = {
   drawn: number;
 };
 
+type Placed = { cols: [number, number]; row: number };
 type Box = { left: number; top: number; width: number; height: number };
 type Pull = {
   part: number;
@@ -39,6 +40,7 @@ export function ShapeLayer({ page, section, paper, width, scale, drawn }: ShapeL
   const [columns, setColumns] = useState<Columns | null>(null);
   const [area, setArea] = useState<Box | null>(null);
   const [pull, setPull] = useState<Pull | null>(null);
+  const [ahead, setAhead] = useState<{ of: unknown; by: Map<number, Placed> } | null>(null);
   const layer = useRef<HTMLDivElement>(null);
   const names = parts.map((one) => one.region).join(' ');
   useEffect(() => {
@@ -63,12 +65,22 @@ export function ShapeLayer({ page, section, paper, width, scale, drawn }: ShapeL
     return () => observer.disconnect();
   }, [paper, section, names, drawn, width]);
 
-  const placed = (part: (typeof parts)[number]): { cols: [number, number]; row: number } => {
+  const placed = (part: (typeof parts)[number]): Placed => {
+    // Where it was just pulled to, until the answer tells how it stands: the next pull goes on from there.
+    const pulled = ahead?.of === parts ? ahead.by.get(parts.indexOf(part)) : undefined;
+    if (pulled) return pulled;
     const [first = 1, last = 12, row = 1] = kind === 'tablet' ? part.tablet : [...part.cols, part.row];
     return { cols: [first, last], row };
   };
-  const shape = (part: number, change: object) =>
-    void arrange({ do: 'reshape', page, section, part, width: kind, ...change } as Arrangement);
+  const shape = (part: number, change: Partial<Placed> & { phone?: string }) => {
+    if (change.cols && change.row) {
+      const own = { cols: change.cols, row: change.row };
+      setAhead((last) => ({ of: parts, by: new Map(last?.of === parts ? last.by : []).set(part, own) }));
+    }
+    void arrange({ do: 'reshape', page, section, part, width: kind, ...change } as Arrangement).then((done) => {
+      if (!done) setAhead(null);
+    });
+  };
 
   const start = (event: PointerEvent<HTMLElement>, part: number, what: Pull['what']) => {
     const own = parts[part];

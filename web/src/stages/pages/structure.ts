@@ -4,7 +4,7 @@ import { useActions, useShown } from '../../bench/useBench';
 /** Asks what operations on the structure of the site come to, and makes their changes as one step of the history. */
 export function useStructure() {
   const { brand } = useShown('brand');
-  const { afterChanges, change, report } = useActions();
+  const { afterChanges, saves, change, report } = useActions();
   const plan = (...operations: Arrangement[]): Promise<Arranged> =>
     afterChanges(() =>
       unwrap(
@@ -17,15 +17,16 @@ export function useStructure() {
   const make = (made: Arranged) =>
     made.changes.length ? change(made.label, made.changes as Parameters<typeof change>[1]) : Promise.resolve(true);
   /** Resolves to what was done; null where it was refused, which is said. */
-  const arrange = async (...operations: Arrangement[]): Promise<Arranged | null> => {
-    try {
-      const made = await plan(...operations);
-      return (await make(made)) ? made : null;
-    } catch (problem) {
-      report(problem);
-      return null;
-    }
-  };
+  const arrange = (...operations: Arrangement[]): Promise<Arranged | null> =>
+    saves(async () => {
+      try {
+        const made = await plan(...operations);
+        return (await make(made)) ? made : null;
+      } catch (problem) {
+        report(problem);
+        return null;
+      }
+    });
   return { plan, make, arrange };
 }
 

@@ -60,7 +60,7 @@ export function usePictures() {
       (answer) => answer.workbench,
     );
 
-  /** How it would look, as the address of a picture that is to be let go again. */
+  /** How it would look, as a data address: pages of the studio take pictures from nowhere else. */
   const tried = async (key: string, edits: PictureEdits, signal: AbortSignal): Promise<string> => {
     const { data, error, response } = await client.POST('/api/brands/{brand_id}/pictures/{key}/tried', {
       params: { path: { brand_id: brand.id, key } },
@@ -75,7 +75,7 @@ export function usePictures() {
           : (error as { title?: string } | undefined);
       throw new Problem(response.status, 'untried', told?.title ?? 'It cannot be tried now.');
     }
-    return URL.createObjectURL(data as unknown as Blob);
+    return dataAddress(data as unknown as Blob);
   };
 
   return {
@@ -86,6 +86,15 @@ export function usePictures() {
     stop: () => (stopped.current = true),
     close: () => setAdding(null),
   };
+}
+
+function dataAddress(picture: Blob): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.onerror = () => reject(new Error('It cannot be shown.'));
+    reader.readAsDataURL(picture);
+  });
 }
 
 /** The pictures among what was dropped or chosen. */
