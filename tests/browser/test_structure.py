@@ -281,6 +281,7 @@ def test_a_composition_of_ones_own_is_shaped_at_three_widths_kept_and_used_again
     column = page.locator(".shape-columns i").nth(1).bounding_box()
     assert column
     for handle, by in (("end", -1), ("start", 1)):
+        expect(edge.and_(page.locator(f".{handle}"))).to_be_visible()
         box = edge.and_(page.locator(f".{handle}")).bounding_box()
         assert box
         y = box["y"] + box["height"] / 2
