@@ -10,7 +10,7 @@ from collections import defaultdict
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
-from typing import Any, Literal, Protocol
+from typing import Any, Literal, NamedTuple, Protocol
 
 import icu
 
@@ -245,6 +245,32 @@ def published(site: Site) -> dict[str, Site]:
     all_of = tuple(editions(site))
     whole = site.with_editions(all_of)
     return {"": whole} | {one.folder: in_language(whole, one.language) for one in all_of[1:]}
+
+
+class LanguageLink(NamedTuple):
+    """The page in another language, or in its own: empty where it has no address, as in the studio."""
+
+    language: str
+    name: str
+    address: str
+    whole: str
+    current: bool
+
+
+def language_links(site: Site, page: str) -> list[LanguageLink]:
+    """A page in the languages of its site, its own first; none where it has but one. What is no page of the site leads to start pages."""
+    own = site.identity.language
+    if not site.editions:
+        codes = site.in_languages()
+        return [LanguageLink(one, name, "", "", one == own) for one, name in zip(codes, switch_names(codes), strict=True)]
+    at = next((one.folder for one in site.editions if one.language == own), "")
+    root, up = site.frame.address.removesuffix(at), "../" if at else ""
+    made = []
+    for one in site.editions:
+        file = one.files.get(page, "index.html")
+        whole = f"{root}{one.folder}{'' if file == 'index.html' else file}" if root else ""
+        made.append(LanguageLink(one.language, one.name, f"{up}{one.folder}{file}", whole, one.language == own))
+    return made
 
 
 def put(site: Site, code: str, wanted: Mapping[str, str]) -> Change:

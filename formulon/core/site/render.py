@@ -19,7 +19,7 @@ from formulon.core.site.header import has_strip, has_ways, leaves, more
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot
-from formulon.core.site.languages import greeting, switch_names
+from formulon.core.site.languages import LanguageLink, greeting, language_links
 from formulon.core.site.layout import Region
 from formulon.core.site.mail import mail_to
 from formulon.core.site.markup import breakable, emphasised, html, with_gaps
@@ -152,16 +152,6 @@ class Entry(NamedTuple):
     address: str
     current: bool
     under: tuple["Entry", ...] = ()
-
-
-class LanguageLink(NamedTuple):
-    """The page in another language, or in its own: empty where it has no address, as in the studio."""
-
-    language: str
-    name: str
-    address: str
-    whole: str
-    current: bool
 
 
 class View:
@@ -429,18 +419,7 @@ class View:
 
     def languages(self) -> list[LanguageLink]:
         """The page in the languages of the site, its own first; none where it has but one."""
-        own = self.site.identity.language
-        if not self.site.editions:
-            codes = self.site.in_languages()
-            return [LanguageLink(one, name, "", "", one == own) for one, name in zip(codes, switch_names(codes), strict=True)]
-        at = next((one.folder for one in self.site.editions if one.language == own), "")
-        root, up = self.site.frame.address.removesuffix(at), "../" if at else ""
-        made = []
-        for one in self.site.editions:
-            file = one.files.get(self.page.id, "index.html")
-            whole = f"{root}{one.folder}{'' if file == 'index.html' else file}" if root else ""
-            made.append(LanguageLink(one.language, one.name, f"{up}{one.folder}{file}", whole, one.language == own))
-        return made
+        return language_links(self.site, self.page.id)
 
     def languages_word(self) -> str:
         return greeting(self.site.identity.language)
