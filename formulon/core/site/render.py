@@ -288,8 +288,9 @@ class View:
             written += html(' style="%s"', ";".join(css for _, css in placed.values() if css))
         photo = " picture--photo" if source.startswith("asset:") and asset and not asset.svg else ""
         behind = " picture--behind" if any(one.behind and path in one.slots for one in layout.regions.values()) else ""
-        return html('<div class="picture%s%s"%s%s%s>%s</div>',
-            behind, photo, self._slot(path), drawn, written, inner
+        credit = html('<small class="credit">%s</small>', value["credit"]) if value.get("credit") and not behind else Markup("")
+        return html('<div class="picture%s%s"%s%s%s>%s%s</div>',
+            behind, photo, self._slot(path), drawn, written, inner, credit
         )  # fmt: skip
 
     def own_picture(self, source: str, alt: str) -> Markup:

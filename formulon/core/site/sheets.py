@@ -26,7 +26,7 @@ from formulon.core.system.system import Scheme, System
 _FOLDER = Path(__file__).parent
 # The parts of the style sheet, in their order. A site carries those that it uses, a preview all of them.
 PARTS = (
-    "base", "buttons", "pictures", "behind", "photographs", "drawings", "cards", "unfold", "large", "rating", "prose", "table", "own", "map", "parts", "form",
+    "base", "buttons", "pictures", "credits", "behind", "photographs", "drawings", "cards", "unfold", "large", "rating", "prose", "table", "own", "map", "parts", "form",
     "motif", "gaps", "widths",
 )  # fmt: skip
 _SET = ("family", "size", "line-height", "weight", "tracking", "case")  # what a class of a step sets, as tokens

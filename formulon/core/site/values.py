@@ -79,12 +79,14 @@ class Picture(Model):
     source: str = Field(pattern=r"^(drawn:[a-z]+/\d{1,6}|asset:[a-z0-9-]{1,60})$")
     alt: str = Field(default="", max_length=300)
     decorative: bool = False
+    credit: str = Field(default="", max_length=120, description="Who made it, shown on it.")
     focus: Focus = Field(default_factory=Focus)
     overlay: Overlay = Field(default_factory=Overlay)
 
     def stored(self) -> dict[str, Any]:
-        """As a document holds it: without a focus and an overlay that nobody has set."""
-        plain = {name for name, default in (("focus", Focus()), ("overlay", Overlay())) if getattr(self, name) == default}
+        """As a document holds it: without a focus, an overlay and a credit that nobody has set."""
+        unset = (("focus", Focus()), ("overlay", Overlay()), ("credit", ""))
+        plain = {name for name, default in unset if getattr(self, name) == default}
         return self.model_dump(exclude=plain)
 
 

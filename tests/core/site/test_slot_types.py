@@ -271,3 +271,18 @@ def test_stars_are_drawn_and_told_in_the_language_of_the_page(given: float, lang
     assert len(list(found[0].iter("g"))) == 5 and len(found[0].find_class("given")) == math.ceil(given)
     css = "".join(data.decode() for name, data in render(whole, whole.system()).items() if name.endswith(".css"))
     assert ".rating .given{fill:currentColor}" in css
+
+
+def test_a_credit_stands_on_its_picture_and_is_checked_as_any_text() -> None:
+    picture = {"source": "drawn:arcs/1", "alt": "Arcs", "decorative": False, "credit": "Zeichnung: O. <Weber>"}
+    site = with_section("picture_text", "column", heading="Seen", text="Words.", picture=picture)
+    files = render(site, site.system())
+    html = files["index.html"].decode()
+    (credit,) = lxml_html.fromstring(html).find_class("credit")
+    assert credit.text == "Zeichnung: O. <Weber>" and b".credit" in files["site.css"]
+    page = site.pages[0]
+    told = [one for one in predict_section(site, site.system(), page, page.sections[0]) if isinstance(one, TextRun)]
+    assert [one.ink for one in told if one.text == credit.text] == ["quiet"]
+    plain = with_section("picture_text", "column", heading="Seen", text="Words.", picture=picture | {"credit": ""})
+    bare = render(plain, plain.system())
+    assert b".credit" not in bare["site.css"] and "credit" not in plain.pages[0].sections[0].content["picture"]

@@ -28,17 +28,22 @@ class PictureType(SlotType):
         return bool(value and value.get("source"))
 
     def parts(self, value: Any) -> tuple[str, ...]:
-        return ("pictures", "drawings") if value["source"].startswith("drawn:") else ("pictures",)
+        drawn = ("drawings",) if value["source"].startswith("drawn:") else ()
+        return ("pictures", *drawn, *(("credits",) if value.get("credit") else ()))
 
     def render(self, view: "View", section: "Section", path: str, slot: "Slot") -> Markup:
         return view.picture(section, path)
 
     def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
         yield work.picture(place, value)
+        if value.get("credit"):
+            yield work.words(place, slot.label, value["credit"])
+            yield from work.loose(place, value["credit"], "fine", ground, "quiet")
 
     def words(self, value: Any) -> Iterator[str]:
         if value["alt"] and not value["decorative"]:
             yield value["alt"]
+        yield from filter(None, (value.get("credit", ""),))
 
 
 TYPE = PictureType()

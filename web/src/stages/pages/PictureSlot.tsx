@@ -8,7 +8,14 @@ import { picturesIn, usePictures } from './usePictures';
 
 import type { Focus, Overlay } from '../../api/client';
 
-export type PictureValue = { source: string; alt: string; decorative: boolean; focus?: Focus; overlay?: Overlay };
+export type PictureValue = {
+  source: string;
+  alt: string;
+  decorative: boolean;
+  credit?: string;
+  focus?: Focus;
+  overlay?: Overlay;
+};
 
 export type PictureSlotProps = {
   path: string;
@@ -152,6 +159,15 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
           onSave={(alt) => put(`${path}/alt`, alt, 'Picture described')}
         />
       )}
+      <Editable
+        label="Credit"
+        disabled={disabled}
+        value={picture.credit ?? ''}
+        placeholder="Who made it, shown on it"
+        onSave={(credit) =>
+          put(`${path}/credit`, credit, credit ? `Credit: ${credit.slice(0, 60)}` : 'Credit taken out')
+        }
+      />
     </div>
   );
 }
