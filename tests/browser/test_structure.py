@@ -4,7 +4,7 @@ import re
 from itertools import pairwise
 from typing import Any
 
-from playwright.sync_api import Browser, Page, expect
+from playwright.sync_api import Browser, Locator, Page, expect
 
 from tests.browser.conftest import enter, open_demo, open_page, stage, violations
 
@@ -36,6 +36,16 @@ def add(page: Page, need: str) -> None:
     dialog.locator(".add-offer").first.click()
     expect(dialog).to_be_hidden()
     settled(page)
+
+
+def box_of(page: Page, what: Locator) -> dict[str, float]:
+    """Where something is, once it is anywhere: what is being drawn anew may be gone for a frame."""
+    for _ in range(200):
+        box = what.bounding_box()
+        if box:
+            return dict(box)
+        page.wait_for_timeout(50)
+    raise AssertionError("it is not drawn")
 
 
 def test_a_page_of_eight_sections_is_composed_from_nothing(page: Page, demo: str) -> None:
@@ -281,9 +291,7 @@ def test_a_composition_of_ones_own_is_shaped_at_three_widths_kept_and_used_again
     column = page.locator(".shape-columns i").nth(1).bounding_box()
     assert column
     for handle, by in (("end", -1), ("start", 1)):
-        expect(edge.and_(page.locator(f".{handle}"))).to_be_visible()
-        box = edge.and_(page.locator(f".{handle}")).bounding_box()
-        assert box
+        box = box_of(page, edge.and_(page.locator(f".{handle}")))
         y = box["y"] + box["height"] / 2
         page.mouse.move(box["x"] + 6, y)
         page.mouse.down()
