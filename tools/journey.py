@@ -29,7 +29,6 @@ class Person:
 
     def __init__(self, page: Page) -> None:
         self.page, self.actions, self.waited = page, 0, 0.0
-        self.told: list[str] = []
 
     def click(self, what: Locator) -> None:
         self._waits(what)
@@ -54,10 +53,7 @@ class Person:
     def _waits(self, what: Locator, gone: bool = False) -> None:
         start = time.perf_counter()
         expect(what).to_have_count(0) if gone else expect(what.first).to_be_visible()
-        passed = time.perf_counter() - start
-        self.waited += passed
-        if passed > 0.5:
-            self.told.append(f"{passed:.1f} s")
+        self.waited += time.perf_counter() - start
 
 
 @contextmanager

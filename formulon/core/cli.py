@@ -28,8 +28,9 @@ from formulon.core.identity.facts import GROUPS, facts_of
 from formulon.core.identity.isolated import Readers
 from formulon.core.identity.reading import decode
 from formulon.core.identity.sightings import Reading
-from formulon.core.site.editions import rendered
+from formulon.core.site.editions import rendered_all
 from formulon.core.site.guide import guide_files
+from formulon.core.site.languages import published
 from formulon.core.site.site import Site
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.site.versions import versioned
@@ -122,10 +123,15 @@ def build(site: str, out: str, form: str) -> None:
     """The pages of SITE.json as static files."""
     made = _site(site)
     system = made.system()
-    files = rendered(made)
+    in_all = published(made)
+    files = rendered_all(in_all)
     if made.choices.publish_guide:
         files |= guide_files(made, system)
-    files |= {social_path(made, system, page): social_picture(made, system, page) for page in made.drawn}
+    files |= {
+        folder + social_path(one, one.system(), page): social_picture(one, one.system(), page)
+        for folder, one in in_all.items()
+        for page in one.drawn
+    }
     files = versioned(files)
     try:
         for name, data in files.items():

@@ -250,13 +250,13 @@ def _toned_pages(about: About, pages: Sequence[Page], tone: Tone) -> Meant:
     changes: list[Change] = []
     for page in pages:
         shown = [About(about.site, page, one, "", about.rewriter) for one in page.sections if not (one.parked or one.hidden)]
-        ends = [next((one for one in order if _toned(one, tone)), None) for order in (shown, shown[::-1])]
         if tone == "plain":  # which is told by taking away, wherever it is
             changes += [change for one in shown for text in _running(one) for change in _plainly(text)]
             continue
-        for end in {one.section.id: one for one in ends if one and one.section}.values():
-            meant = _toned(end, tone)
-            changes += meant.changes if meant else []
+        ends = [next((meant for one in order if (meant := _toned(one, tone))), None) for order in (shown, shown[::-1])]
+        for index, meant in enumerate(ends):
+            if meant and (not index or ends[0] is None or meant.changes != ends[0].changes):
+                changes += meant.changes
     if not changes:
         raise NotUnderstood("There is no running text at its ends that could have another tone.", ["add questions"])
     return Meant(f"{len(changes)} text{'s' * (len(changes) != 1)} become {tone}.", changes=changes)

@@ -2,7 +2,7 @@
 and at the root (pictures, fonts, mostly the style sheets) is there once. Pure."""
 
 import re
-from collections.abc import Callable, Set
+from collections.abc import Callable, Mapping, Set
 
 from formulon.core.site.languages import published
 from formulon.core.site.render import render
@@ -15,8 +15,13 @@ _IN_HTML = re.compile(r'(href|src|srcset)="([^"#:?]+)"')
 
 def rendered(site: Site, open_blob: Callable[[str], bytes] | None = None) -> dict[str, bytes]:
     """Every file of the published site by its path, as `render` gives them, in every language in which it is published."""
+    return rendered_all(published(site), open_blob)
+
+
+def rendered_all(in_all: Mapping[str, Site], open_blob: Callable[[str], bytes] | None = None) -> dict[str, bytes]:
+    """The same for a site that is at hand in all its languages, as `published` gives them."""
     made: dict[str, bytes] = {}
-    for folder, one in published(site).items():
+    for folder, one in in_all.items():
         own = render(one, one.system(), open_blob)
         if not folder:
             made = own

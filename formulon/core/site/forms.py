@@ -30,6 +30,7 @@ _MAIL = re.compile(rf"[a-zA-Z0-9.!#$%&'*+/=?^_`{{|}}~-]+@{_LABEL}(?:\.{_LABEL})*
 _NUMBER = re.compile(r"-?(\d+(\.\d+)?|\.\d+)([eE][+-]?\d+)?", re.ASCII)
 _PHONE = re.compile(r"[+(]?[\d\s()+./x–-]{2,39}", re.IGNORECASE)
 _ACTION = re.compile(rb'(<form class="form [^>]*action=")(' + SENT.encode() + rb'[^"]*)')
+_KEPT = "\n\t\u200c\u200d"  # lines, and what joins and parts letters
 _BROKEN = re.compile(r"[\r\n\x00\x0b\x0c\x1c-\x1e\x85\u2028\u2029]")
 
 
@@ -105,7 +106,7 @@ def _tidy(field: FormField, written: str) -> str:
     if field.kind == "tick":
         return "yes" if written else ""
     text = written.replace("\r\n", "\n").replace("\r", "\n") if field.kind == "message" else written
-    return "".join(char for char in text if char.isprintable() or char in "\n\t" or ord(char) > 0xFFF).strip()
+    return "".join(char for char in text if char.isprintable() or char in _KEPT).strip()
 
 
 def _wrong(field: FormField, value: str, written: str) -> str:

@@ -127,7 +127,7 @@ def more(site: Site) -> str:
 def has_strip(site: Site) -> bool:
     """Whether something stands over the header: ways to reach the brand, where that is wanted and one is known, or the languages of the
     site, where it has several."""
-    return has_ways(site) or bool(site.in_languages() or site.editions)
+    return has_ways(site) or bool(site.in_languages())
 
 
 def has_ways(site: Site) -> bool:

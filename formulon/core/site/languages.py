@@ -16,7 +16,7 @@ import icu
 
 from formulon.core.errors import ChangeError
 from formulon.core.site.changes import Change, checked
-from formulon.core.site.documents import IDENTITY, LANGUAGES, Body, documents, page_document, parts_of, site_from
+from formulon.core.site.documents import IDENTITY, LANGUAGES, Bodies, Body, documents, page_document, parts_of, site_from
 from formulon.core.site.phrases import base, phrases, tables
 from formulon.core.site.site import TAKEN, Edition, Site
 from formulon.core.site.texts import Text, facts, texts
@@ -82,17 +82,22 @@ def lines(site: Site, code: str, translator: Translator = TRANSLATOR) -> list[Li
     """Every text of a site once, beside what it is in a language, in the order of the pages. Raises ChangeError for one that the site
     does not have."""
     _known(site, code)
-    found: dict[str, list[Text]] = defaultdict(list)
-    bodies = documents(site)
-    for one in (*facts(bodies), *texts(bodies)):
-        if one.text.strip():
-            found[one.text].append(one)
+    found = _found(documents(site))
     made = []
     for source, told in _told(site, code, found, translator).items():
         first = found[source][0]
         lacks = _lacking(source, told.text) if told.state in ("done", "older") else []
         line = Line(source, told.text, told.state, first.page, first.section, first.label, len(found[source]), told.was, lacks)
         made.append(line)
+    return made
+
+
+def _found(bodies: Bodies) -> dict[str, list[Text]]:
+    """Every text with the places where it stands, in the order of the pages."""
+    made: dict[str, list[Text]] = defaultdict(list)
+    for one in (*facts(bodies), *texts(bodies)):
+        if one.text.strip():
+            made[one.text].append(one)
     return made
 
 
@@ -174,10 +179,7 @@ def in_language(site: Site, code: str, translator: Translator = TRANSLATOR) -> S
     not have, and where a translation does not fit its place."""
     _known(site, code)
     bodies = documents(site)
-    found: dict[str, list[Text]] = defaultdict(list)
-    for one in (*facts(bodies), *texts(bodies)):
-        if one.text.strip():
-            found[one.text].append(one)
+    found = _found(bodies)
     told = _told(site, code, found, translator)
     for source, places in found.items():
         put = told[source].text or source
@@ -187,6 +189,9 @@ def in_language(site: Site, code: str, translator: Translator = TRANSLATOR) -> S
                 value = value[part]
             value[one.path[-1]] = put
     bodies[IDENTITY]["language"] = code
+    # The others stand beside it as it stands beside them.
+    others = [one for one in site.in_languages() if one != code]
+    bodies[LANGUAGES] = {"further": {one: {"published": True} for one in others}}
     bodies[IDENTITY]["typefaces"] |= _faces(site, code)
     _addressed(site, bodies)
     if site.frame.address:
@@ -196,7 +201,7 @@ def in_language(site: Site, code: str, translator: Translator = TRANSLATOR) -> S
     except ValueError as error:
         raise ChangeError(str(error)) from error
     made = site_from(parts_of(full), site.assets, site.library)
-    return made.with_editions(tuple(editions(site))) if site.editions else made
+    return made.with_editions(site.editions) if site.editions else made
 
 
 def _faces(site: Site, code: str) -> dict[str, str]:
@@ -244,6 +249,7 @@ def published(site: Site) -> dict[str, Site]:
     """The site in every language in which it is published, by the folder in which each stands; its own in none."""
     all_of = tuple(editions(site))
     whole = site.with_editions(all_of)
+    whole.dressed_as(site)
     return {"": whole} | {one.folder: in_language(whole, one.language) for one in all_of[1:]}
 
 
@@ -277,10 +283,7 @@ def put(site: Site, code: str, wanted: Mapping[str, str]) -> Change:
     """The change that writes translations by what they are translated from; an empty one takes a translation back. What nothing has to do
     with any more is let go. Raises ChangeError where one does not fit its place."""
     held = dict(_known(site, code).texts)
-    places: dict[str, list[str]] = defaultdict(list)
-    bodies = documents(site)
-    for one in (*facts(bodies), *texts(bodies)):
-        places[one.text].append(one.place)
+    places = {source: [one.place for one in found] for source, found in _found(documents(site)).items()}
     for source, text in wanted.items():
         if source not in places:
             raise ChangeError(f"“{source[:60]}” does not stand on the site any more.")

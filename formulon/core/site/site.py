@@ -178,7 +178,6 @@ class Frame(Model):
     forms_at: str = Field(
         default="",
         max_length=300,
-        pattern=r"^(https?://[^\s<>\"'\\]+)?$",
         description="What takes the forms of a site that stands elsewhere; empty where that is this host.",
     )
 
@@ -193,6 +192,16 @@ class Frame(Model):
         if value and not _ADDRESS.fullmatch(value):
             raise ValueError(f"“{value[:60]}” is no address of a site. Write it whole, for example https://www.example.org/.")
         return value if not value or value.endswith("/") else f"{value}/"
+
+    @field_validator("forms_at")
+    @classmethod
+    def _service(cls, value: str) -> str:
+        value = value.strip()
+        if value and not re.fullmatch(r"https?://[^\s<>\"'\\]+", value):
+            raise ValueError(
+                f"“{value[:60]}” takes no forms. Write its address whole, for example https://forms.example.org/take."
+            )
+        return value
 
     @model_validator(mode="after")
     def _grounds(self) -> Self:

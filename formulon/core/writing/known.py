@@ -46,7 +46,7 @@ class KnownWords:
             yield Wording(made, tuple(used))
 
     def another(self, task: Task) -> Iterator[Wording]:
-        """Other sentences of as many words or fewer, those that belong to it first; then it turned, its last sentence first."""
+        """Other sentences of as many words or fewer, those that belong to it first."""
         own = sentences(task.text)
         if not ENDED.search(task.text.rstrip()):
             return

@@ -46,19 +46,19 @@ def shorter(text: str) -> Iterator[str]:
 def known(identity: Identity) -> list[Known]:
     """Every sentence that the brief and the client's texts have, each once, without prices, hours and lists, which are told as such, and
     without those with words that the guideline avoids."""
-    told: list[tuple[str, str, str]] = [
-        (identity.does, "", "the brief, what you do"),
-        (identity.audience, "", "the brief, whom it is for"),
-        *((one, "", "the brief, what shows that it is good") for one in identity.proof),
-        *((one.text, one.name, f"the brief, {one.name}") for one in identity.offers),
+    told: list[tuple[str, str]] = [
+        (identity.does, "the brief, what you do"),
+        (identity.audience, "the brief, whom it is for"),
+        *((one, "the brief, what shows that it is good") for one in identity.proof),
+        *((one.text, f"the brief, {one.name}") for one in identity.offers),
     ]
     for text in identity.texts:
         for one in passages(text, identity.language):
             if one.kind == "words":
-                told.append((one.text, one.heading, text.source or text.heading or "the client's texts"))
+                told.append((one.text, text.source or text.heading or "the client's texts"))
     avoided = words_of_rule(identity, "words to avoid")
     made: dict[str, Known] = {}
-    for text_, _heading, where in told:
+    for text_, where in told:
         for sentence in sentences(text_):
             if _stands(sentence) and not says(sentence, avoided):
                 made.setdefault(plain(sentence), Known(sentence, where))

@@ -16,7 +16,7 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.runner import check
 from formulon.core.site.documents import FRAME_DOCUMENT, IDENTITY, of_site
-from formulon.core.site.editions import rendered
+from formulon.core.site.editions import rendered_all
 from formulon.core.site.forms import taken_at
 from formulon.core.site.guide import FILE, guide_alone, guide_files
 from formulon.core.site.languages import lines, missing, own_name, published
@@ -45,7 +45,7 @@ def publish(brand: Brand, author: User | None) -> Release:
     for folder, one in in_all.items():
         if folder:
             _refuse_unfinished(site, one, brand)
-    drawn = rendered(site, blob_of(brand))
+    drawn = rendered_all(in_all, blob_of(brand))
     if site.choices.publish_guide:
         drawn |= guide_files(site, system)
     last = brand.releases.first()

@@ -21,6 +21,7 @@ from formulon.core.site.languages import (
     added,
     editions,
     in_language,
+    language_links,
     lines,
     missing,
     publishing,
@@ -242,6 +243,17 @@ def test_pages_have_addresses_by_what_they_are_called() -> None:
     other = in_language(apply(twice, [put(twice, "de", {"Turlista": "404"})]), "de")
     assert other.pages[1].address not in ("404", "index")
     assert len({other.file_name(page) for page in other.pages}) == len(other.pages)
+
+
+def test_each_language_names_all_of_them_once_also_where_it_is_only_looked_at() -> None:
+    site = translated(having(having(planned("ferry"), "de"), "fr"), "de")
+    site = apply(translated(site, "fr"), [])
+    site = apply(site, [publishing(site, "de", True), publishing(site, "fr", True)])
+    assert site.in_languages() == ["sv", "de", "fr"]
+    for code in ("de", "fr"):
+        seen = in_language(site, code)
+        assert sorted(seen.in_languages()) == ["de", "fr", "sv"] and seen.in_languages()[0] == code
+        assert [one.current for one in language_links(seen, seen.pages[0].id)] == [True, False, False]
 
 
 def test_languages_are_called_by_their_region_only_where_that_tells_them_apart() -> None:
