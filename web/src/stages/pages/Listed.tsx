@@ -53,7 +53,7 @@ export function Listed({ page, put, disabled }: ListedProps) {
       ) : (
         <figure>
           <figcaption>As a search result</figcaption>
-          <div className="listed-result" lang={brand.identity.body.language}>
+          <div className="listed-result" dir="auto" lang={brand.identity.body.language}>
             <span>
               {host ? `${host.host}${host.pathname}`.replace(/\/$/, '').replaceAll('/', ' › ') : found.address}
             </span>
@@ -68,7 +68,7 @@ export function Listed({ page, put, disabled }: ListedProps) {
       )}
       <figure>
         <figcaption>As a card</figcaption>
-        <div className="listed-card" lang={brand.identity.body.language}>
+        <div className="listed-card" dir="auto" lang={brand.identity.body.language}>
           <img
             src={`/api/brands/${brand.id}/pages/${page.id}/social?${found.stamp}`}
             alt=""
