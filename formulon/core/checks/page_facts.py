@@ -111,12 +111,14 @@ class Destination:
 
 @dataclass(frozen=True, slots=True)
 class Words:
-    """The raw text of one slot, and which words in it the guideline avoids."""
+    """The raw text of one slot, which words in it the guideline avoids, and which numbers and addresses in it are nearly the brand's, with
+    the brand's."""
 
     place: PagePlace
     label: str
     text: str
     avoided: tuple[str, ...] = ()
+    slips: tuple[tuple[str, str], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

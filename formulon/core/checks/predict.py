@@ -27,7 +27,7 @@ from formulon.core.site.cards import ground_at, on_card
 from formulon.core.site.extents import Extents
 from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px, rows_of
 from formulon.core.site.header import entries as header_entries
-from formulon.core.site.header import has_ways, leaves, more, name_room, name_scale, rows
+from formulon.core.site.header import footer_ways, has_ways, leaves, more, name_room, name_scale, rows, strip_ways
 from formulon.core.site.kind import Slot
 from formulon.core.site.languages import switch_names
 from formulon.core.site.layout import HEADINGS, class_of
@@ -37,6 +37,7 @@ from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.site import FRAME, Page, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
+from formulon.core.site.stated import slips
 from formulon.core.site.values import PLACEHOLDER, Picture, variant_of
 from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.parts import PARTS
@@ -114,13 +115,13 @@ class Prediction:
             yield from self.section(page, section)
 
     def footer(self, page: Page) -> Iterator[Fact]:
-        footer, contact = self.site.frame.footer, self.site.identity.contact
+        footer = self.site.frame.footer
         yield from self.section(page, footer)
         yield from self.name(page, footer)
         regions = footer.declared.regions
         names = [self.site.drawn[0].name, *(one.name for one in leaves(self.site.menu()))]
         yield from self.links(page, footer, names, regions["links"].flow == "row", "links")
-        ways = [way for way in (contact.email, contact.phone) if way]
+        ways = [way.name for way in footer_ways(self.site)]
         yield from self.links(page, footer, ways, regions["contact"].flow == "row", "contact")
 
     def header(self, page: Page) -> Iterator[Fact]:
@@ -139,12 +140,11 @@ class Prediction:
             ]
             yield from self.links(page, section, names, True, "languages")
         if has_ways(self.site):
-            contact = self.site.identity.contact
-            ways = [way for way in (contact.phone, contact.email) if way]
-            yield from self.links(page, section, ways, True, "strip")
-            if contact.address:
+            yield from self.links(page, section, [way.name for way in strip_ways(self.site)], True, "strip")
+            address = self.site.identity.contact.address
+            if address:
                 place = PagePlace(page.id, section.id, "strip/address")
-                yield from self.runs(place, contact.address, "span", "label", section.ground, "body")
+                yield from self.runs(place, address, "span", "label", section.ground, "body")
         chosen = self.system.mark(section.ground).mark
         mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
         if mark:
@@ -305,7 +305,8 @@ class Prediction:
 
     def words(self, place: PagePlace, label: str, text: str) -> Words:
         """The raw text of a slot."""
-        return Words(place, label, text, tuple(says(text, self.avoided)) if self.avoided else ())
+        avoided = tuple(says(text, self.avoided)) if self.avoided else ()
+        return Words(place, label, text, avoided, tuple(slips(self.site.identity.contact, self.language, text)))
 
     def loose(self, place: PagePlace, text: str, step: str, ground: str, ink: str) -> Iterator[TextRun]:
         """A text whose box cannot be told without a browser."""

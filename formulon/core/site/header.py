@@ -9,6 +9,7 @@ from formulon.core.site.geometry import GRID_FROM, action_size, content_width, p
 from formulon.core.site.kinds.header.kind import HEADS, MOST_NAMES, Head
 from formulon.core.site.phrases import phrases
 from formulon.core.site.site import MenuEntry, Site
+from formulon.core.site.ways import Way, direct, networks
 from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.system import Step, System
 from formulon.core.type.fit import cased, fit
@@ -132,8 +133,17 @@ def has_strip(site: Site) -> bool:
 
 def has_ways(site: Site) -> bool:
     """Whether ways to reach the brand stand over the header: where that is wanted and one is known."""
-    contact = site.identity.contact
-    return site.choices.header_strip and bool(contact.phone or contact.email or contact.address)
+    return site.choices.header_strip and bool(strip_ways(site) or site.identity.contact.address)
+
+
+def strip_ways(site: Site) -> list[Way]:
+    """What stands over the header: telephone first, since it is for who is on the way."""
+    return [*reversed(direct(site.identity)), *networks(site.identity.social)]
+
+
+def footer_ways(site: Site) -> list[Way]:
+    """What stands in the footer."""
+    return [*direct(site.identity), *networks(site.identity.social)]
 
 
 def half(site: Site) -> int:

@@ -1,6 +1,6 @@
 """render(site, system): the pages as static files. Pure: plain data in, file names and bytes out."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
@@ -15,13 +15,12 @@ from formulon.core.site.addresses import data_address
 from formulon.core.site.cards import item_grounds, region_ground
 from formulon.core.site.catalogue import CATALOGUE, class_of_layout
 from formulon.core.site.header import entries as header_entries
-from formulon.core.site.header import has_strip, has_ways, leaves, more
+from formulon.core.site.header import footer_ways, has_strip, has_ways, leaves, more, strip_ways
 from formulon.core.site.icons import icon
 from formulon.core.site.image_sizes import image_sizes
 from formulon.core.site.kind import Slot
 from formulon.core.site.languages import LanguageLink, greeting, language_links
 from formulon.core.site.layout import Region
-from formulon.core.site.mail import mail_to
 from formulon.core.site.markup import breakable, emphasised, html, with_gaps
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
@@ -32,6 +31,7 @@ from formulon.core.site.site import Asset, MenuEntry, Page, Redirect, Section, S
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
 from formulon.core.site.values import Picture, led_to, variant_of
+from formulon.core.site.ways import Way
 from formulon.core.system.css import tokens_css
 from formulon.core.system.documents.identity import Mark
 from formulon.core.system.facets.lockup import size_of
@@ -170,12 +170,6 @@ class View:
 
     def right_to_left(self) -> bool:
         return right_to_left(self.language)
-
-    def dialled(self, number: str) -> str:
-        return dialled(number, self.language)
-
-    def mail(self, address: str) -> str:
-        return mail_to(address)
 
     def section(self, section: Section) -> Markup:
         """A section of the page, header and footer among them."""
@@ -417,6 +411,19 @@ class View:
     def has_ways(self) -> bool:
         """Whether ways to reach the brand stand over the header."""
         return has_ways(self.site)
+
+    def strip_ways(self) -> list[Way]:
+        return strip_ways(self.site)
+
+    def footer_ways(self) -> list[Way]:
+        return footer_ways(self.site)
+
+    def ways(self, several: Sequence[Way]) -> Markup:
+        """Ways to reach the brand: as links, or as they are read where they lead nowhere."""
+        return Markup("\n").join(
+            html('<a href="%s">%s</a>', one.to, self.word(one.name)) if one.to else html("<span>%s</span>", one.name)
+            for one in several
+        )
 
     def languages(self) -> list[LanguageLink]:
         """The page in the languages of the site, its own first; none where it has but one."""

@@ -11,6 +11,7 @@ from xml.sax.saxutils import escape
 
 from markupsafe import Markup
 
+from formulon.core.site.opening import openings
 from formulon.core.site.site import Page, Section, Site
 from formulon.core.site.telephone import dialled
 from formulon.core.site.values import PLACEHOLDER
@@ -70,6 +71,11 @@ def _brand(site: Site, system: System, name: str) -> Node:
         "telephone": dialled(contact.phone, identity.language).removeprefix("tel:").partition(";")[0],
         "address": contact.address, "areaServed": "" if contact.address else place, "sameAs": list(identity.social),
     }  # fmt: skip
+    if kind != "Organization" and kind not in _ANYWHERE:  # hours are a place's
+        said["openingHoursSpecification"] = [
+            {"@type": "OpeningHoursSpecification", "dayOfWeek": [f"{CONTEXT}/{day}" for day in one.days], "opens": one.opens, "closes": one.closes}
+            for one in openings(contact.hours, identity.language)
+        ]  # fmt: skip
     return _said(said)
 
 

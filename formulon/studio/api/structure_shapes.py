@@ -97,6 +97,29 @@ class SearchResult(Shape):
     changes: list[ChangeCard]
 
 
+class StatedPlace(Shape):
+    """A text in which a fact of the brand stands, with what stands around it."""
+
+    page: str
+    section: str
+    label: str
+    before: str
+    match: str
+    after: str
+
+
+class StatedFact(Shape):
+    """A fact of the identity, by its JSON Pointer there, and the texts that state it."""
+
+    path: str
+    label: str
+    places: list[StatedPlace]
+
+
+class Stated(Shape):
+    facts: list[StatedFact]
+
+
 class CopyRequest(Shape):
     """The brand that a section is copied to."""
 

@@ -11,13 +11,14 @@ from formulon.core.site.listing import descriptions, titles
 from formulon.core.site.planning.form_starts import form_starts
 from formulon.core.site.render import render_page
 from formulon.core.site.social import social_picture
+from formulon.core.site.stated import path_of, statements
 from formulon.core.site.structured import address
 from formulon.studio.api import shapes, structure_shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import View, answer
 from formulon.studio.api.views import SCHEME, previewed
 from formulon.studio.services import asking, copying, sites, structure
-from formulon.studio.services.sites import identity_of
+from formulon.studio.services.sites import bodies_of, identity_of
 
 
 class StructureView(View):
@@ -103,6 +104,28 @@ class SearchView(View):
                 places=places, changes=[structure_shapes.ChangeCard(**one.model_dump()) for one in changes]
             )
         )
+
+
+class StatedView(View):
+    @extend_schema(responses=structure_shapes.Stated)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """Where the facts of the brand stand on its pages. When a fact changes, what states it changes in the same entry."""
+        bodies, _ = bodies_of(brand_of(request, brand_id))
+        found: dict[str, structure_shapes.StatedFact] = {}
+        for one in statements(bodies):
+            path = path_of(one.fact)
+            told = found.setdefault(path, structure_shapes.StatedFact(path=path, label=one.fact.label, places=[]))
+            told.places.append(
+                structure_shapes.StatedPlace(
+                    page=one.at.page,
+                    section=one.at.section,
+                    label=one.at.label,
+                    before=one.before,
+                    match=one.match,
+                    after=one.after,
+                )
+            )
+        return answer(structure_shapes.Stated(facts=list(found.values())))
 
 
 class CopyView(View):

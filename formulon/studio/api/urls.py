@@ -77,6 +77,7 @@ urlpatterns = [
     path(f"{_BRAND}/structure", structure_views.StructureView.as_view()),
     path(f"{_BRAND}/instructions", structure_views.InstructionsView.as_view()),
     path(f"{_BRAND}/lines", structure_views.LinesView.as_view()),
+    path(f"{_BRAND}/stated", structure_views.StatedView.as_view()),
     path(f"{_BRAND}/search", structure_views.SearchView.as_view()),
     path(f"{_BRAND}/additions/<str:kind>", structure_views.AdditionsView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/parts", structure_views.PartsView.as_view()),

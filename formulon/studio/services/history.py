@@ -27,6 +27,7 @@ from formulon.core.site.patches import difference
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.replan import replanned
 from formulon.core.site.site import FRAME, Asset
+from formulon.core.site.stated import followed
 from formulon.core.type.alike import defaults
 from formulon.core.type.library import Library
 from formulon.studio.errors import ChangedSince, NothingToUndo, NotYours, Stale, StudioError, UploadRefused
@@ -56,7 +57,7 @@ def write(brand: Brand, author: User | None, label: str, edits: list[Edit], read
 
     `read` are drawings that the reader has just made, which need not be read again.
 
-    A change of the identity plans the pages anew while nobody has edited them.
+    A change of the identity plans the pages anew while nobody has edited them; afterwards, what they state of it follows.
     """
     brand = Brand.objects.select_for_update().get(pk=brand.pk)
     stored = {document.name: document for document in brand.documents.select_for_update().order_by("pk")}
@@ -105,6 +106,8 @@ def _settle(
             planned = _planned(brand, after)
             after = {name: body for name, body in after.items() if page_of(name) is None} | planned
             base = planned
+        else:
+            after = followed(before, after)
     refuse_unopenable(brand, before, after)
     return _record(brand, author, label, stored, before, after, base)
 

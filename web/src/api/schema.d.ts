@@ -965,6 +965,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/stated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Where the facts of the brand stand on its pages. When a fact changes, what states it changes in the same entry. */
+        get: operations["brands_stated_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/structure": {
         parameters: {
             query?: never;
@@ -4877,6 +4894,41 @@ export interface components {
             /** Character */
             character: string;
         };
+        /** Stated */
+        Stated: {
+            /** Facts */
+            facts: components["schemas"]["StatedFact"][];
+        };
+        /**
+         * StatedFact
+         * @description A fact of the identity, by its JSON Pointer there, and the texts that state it.
+         */
+        StatedFact: {
+            /** Path */
+            path: string;
+            /** Label */
+            label: string;
+            /** Places */
+            places: components["schemas"]["StatedPlace"][];
+        };
+        /**
+         * StatedPlace
+         * @description A text in which a fact of the brand stands, with what stands around it.
+         */
+        StatedPlace: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Label */
+            label: string;
+            /** Before */
+            before: string;
+            /** Match */
+            match: string;
+            /** After */
+            after: string;
+        };
         /**
          * Step
          * @description A step of the type scale, its family by id: sizes in px at 360 and 1280 px of viewport, line height as a factor.
@@ -7254,6 +7306,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sources"];
+                };
+            };
+        };
+    };
+    brands_stated_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stated"];
                 };
             };
         };

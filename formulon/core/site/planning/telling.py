@@ -18,6 +18,7 @@ from formulon.core.site.planning.topics import Topics
 from formulon.core.site.planning.writer import first_clause, shorten
 from formulon.core.site.telephone import dialled
 from formulon.core.site.values import placeholder
+from formulon.core.site.ways import handle, networks
 from formulon.core.system.documents.identity import ClientText
 from formulon.core.system.documents.passages import Item, Passage, PassageKind
 
@@ -338,7 +339,7 @@ class Telling(Topics):
         headings = (reach, self.name_of("contact")) if reach else ()
         menu = self.name_of("contact")
         # A long address does not fit a narrow card without being broken.
-        longest = max((len(word) for item in items for word in re.split(r"[\s@]", str(item["text"]))), default=0)
+        longest = _longest(items)
         but = ("terrace", "lead", "plates", "bar") if longest > _NARROW_CARD else ("lead",)
         made = [Block("reach", ("cards", "strip"), {"items": items}, headings, False, but=but, menu=menu)]
         if self.identity.contact.email and self.say("write_to_us"):
@@ -362,7 +363,11 @@ class Telling(Topics):
             items[1]["link"] = {"label": self.say("call_us") or self.say("phone"), "to": number}
         if contact.hours and len(self.hours) < 2:
             items.append({"title": self.say("hours"), "text": contact.hours})
-        return items
+        room = max(0, min(most("strip"), most("cards")) - len(items))
+        return items + [
+            {"title": way.name[:80], "link": {"label": handle(way.to)[:120], "to": way.to}}
+            for way in networks(identity.social)[:room]
+        ]
 
     def form(self) -> dict[str, Any]:
         """A form that writes to the brand."""
@@ -381,7 +386,7 @@ class Telling(Topics):
         ways = [item for item in self.ways_to_reach() if item.get("link")]
         if home or turn % 2 or len(ways) < 2:
             return [call]
-        longest = max(len(word) for item in ways for word in re.split(r"[\s@]", str(item["text"])))
+        longest = _longest(ways)
         but = ("plates", "bar") if longest > _NARROW_CARD else ()
         return [Block("strip", ("strip",), {"items": ways}, (), False, but=but)]
 
@@ -437,3 +442,8 @@ def shorten_lines(text: str, most: int) -> str:
             break
         kept += line + "\n"
     return kept.strip() or shorten(text, most)
+
+
+def _longest(items: list[dict[str, Any]]) -> int:
+    """Characters of the longest word of how the brand is reached."""
+    return max((len(word) for item in items for word in re.split(r"[\s@]", str(item.get("text", "")))), default=0)

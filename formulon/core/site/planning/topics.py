@@ -6,17 +6,17 @@ from collections.abc import Callable
 from functools import cached_property
 from typing import Any
 
+from formulon.core.site.opening import rows_of
 from formulon.core.site.phrases import page_named, phrases
 from formulon.core.site.planning.material import NEAR, Material, chosen_pictures, nearness
 from formulon.core.site.planning.plans import Topic
 from formulon.core.site.planning.writer import Writer, shorten
 from formulon.core.site.site import Asset
 from formulon.core.system.documents.identity import ClientText, Identity
-from formulon.core.system.documents.passages import Item, figure_in, passages, said_of
+from formulon.core.system.documents.passages import Item, figure_in, said_of
 
 _FEW_OFFERS = 3  # that the start page tells whole
 _SHOWN = 5  # pictures that sections show before a gallery takes some
-_HOURS = re.compile(r"\s*[;\n]\s*|,\s+(?=[^\W\d_]{2,})")
 
 
 class Topics:
@@ -107,9 +107,7 @@ class Topics:
         tables = self.material.all("hours")
         if tables:
             return [item for one in tables for item in one.items]
-        lines = "\n".join(part for part in _HOURS.split(self.identity.contact.hours.rstrip(".")) if part)
-        found = passages(ClientText(text=lines), self.identity.language) if lines else []
-        return list(found[0].items) if len(found) == 1 and found[0].kind == "hours" else []
+        return rows_of(self.identity.contact.hours, self.identity.language)
 
     @cached_property
     def own(self) -> ClientText | None:

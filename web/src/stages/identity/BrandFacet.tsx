@@ -6,6 +6,7 @@ import { Colors } from './Colors';
 import { Marks } from './Marks';
 import { Offers } from './Offers';
 import { Kept } from './Kept';
+import { Stated } from './Stated';
 import { SiteLanguage } from './SiteLanguage';
 import { Typefaces } from './Typefaces';
 
@@ -34,6 +35,7 @@ export function BrandFacet() {
           </p>
         )}
         <Editable {...common} label="Name" className="is-name" value={identity.name} onSave={set('Name', 'name')} />
+        <Stated path="/name" />
         <Editable
           {...common}
           label="Strapline"
@@ -42,6 +44,7 @@ export function BrandFacet() {
           placeholder="The line that goes with the name"
           onSave={set('Strapline', 'strapline')}
         />
+        <Stated path="/strapline" />
         <Editable
           {...common}
           multiline
@@ -50,6 +53,7 @@ export function BrandFacet() {
           placeholder="In a sentence or two, as you would tell a neighbour. It becomes the introduction."
           onSave={set('What it does', 'does')}
         />
+        <Stated path="/does" />
         <div className="identity-pair">
           <Editable
             {...common}
@@ -72,34 +76,46 @@ export function BrandFacet() {
         <Offers />
         <h3 className="identity-head">How to reach it</h3>
         <div className="identity-pair">
-          <Editable
-            {...common}
-            label="Address"
-            value={contact?.address ?? ''}
-            placeholder="Not known yet"
-            onSave={set('Address', 'contact', 'address')}
-          />
-          <Editable
-            {...common}
-            label="Hours"
-            value={contact?.hours ?? ''}
-            placeholder="Not known yet"
-            onSave={set('Hours', 'contact', 'hours')}
-          />
-          <Editable
-            {...common}
-            label="Email"
-            value={contact?.email ?? ''}
-            placeholder="Not known yet"
-            onSave={set('Email', 'contact', 'email')}
-          />
-          <Editable
-            {...common}
-            label="Telephone"
-            value={contact?.phone ?? ''}
-            placeholder="Not known yet"
-            onSave={set('Telephone', 'contact', 'phone')}
-          />
+          <div>
+            <Editable
+              {...common}
+              label="Address"
+              value={contact?.address ?? ''}
+              placeholder="Not known yet"
+              onSave={set('Address', 'contact', 'address')}
+            />
+            <Stated path="/contact/address" />
+          </div>
+          <div>
+            <Editable
+              {...common}
+              label="Hours"
+              value={contact?.hours ?? ''}
+              placeholder="Not known yet"
+              onSave={set('Hours', 'contact', 'hours')}
+            />
+            <Stated path="/contact/hours" />
+          </div>
+          <div>
+            <Editable
+              {...common}
+              label="Email"
+              value={contact?.email ?? ''}
+              placeholder="Not known yet"
+              onSave={set('Email', 'contact', 'email')}
+            />
+            <Stated path="/contact/email" />
+          </div>
+          <div>
+            <Editable
+              {...common}
+              label="Telephone"
+              value={contact?.phone ?? ''}
+              placeholder="Not known yet"
+              onSave={set('Telephone', 'contact', 'phone')}
+            />
+            <Stated path="/contact/phone" />
+          </div>
         </div>
       </section>
       <div className="identity-look">

@@ -1,7 +1,7 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
 import type { Library, Offer, Page } from '../../api/client';
-import { useAdditions } from '../../api/queries';
+import { useAdditions } from '../../api/pages';
 import { stampOf } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
 import { studioStyle } from '../../sheet/frames';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Page } from '../../api/client';
-import { useListing } from '../../api/queries';
+import { useListing } from '../../api/pages';
 import { stampOf } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
 

@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { FRAME, pageDocument } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 import { Sheet } from '../../sheet/Sheet';
@@ -16,7 +17,11 @@ export type Where = { page: string; section: string; text?: string };
 export function PagesStage() {
   const { brand, canWrite } = useShown('brand', 'canWrite');
   const { change } = useActions();
-  const [where, setWhere] = useState<Where>({ page: brand.pages[0]?.body.id ?? '', section: '' });
+  const [asked] = useSearchParams();
+  const [where, setWhere] = useState<Where>({
+    page: asked.get('page') || (brand.pages[0]?.body.id ?? ''),
+    section: asked.get('section') ?? '',
+  });
   const [view, setView] = useState<'page' | 'sheet' | 'languages'>('page');
   const [arranging, setArranging] = useState(false);
   const [searching, setSearching] = useState(false);

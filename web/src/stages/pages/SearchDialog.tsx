@@ -1,7 +1,7 @@
 import { useEffect, useId, useMemo, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
 import { client, unwrap, type Change, type Occurrence } from '../../api/client';
-import { useSearch } from '../../api/queries';
+import { useSearch } from '../../api/pages';
 import { stampOf } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 import { counted } from '../../parts/counted';

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Arrangement } from '../../api/client';
-import { useParts } from '../../api/queries';
+import { useParts } from '../../api/pages';
 import { stampOf } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
 import { columnsOf, nearestColumn, type Columns } from './columns';

@@ -94,7 +94,10 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
               {fix.label}
             </button>
           ))}
-          <Link className="quiet-action" to={`/brands/${brand.id}/pages`}>
+          <Link
+            className="quiet-action"
+            to={`/brands/${brand.id}/pages?page=${finding.page}&section=${finding.section}`}
+          >
             Go to the page
           </Link>
         </div>

@@ -23,6 +23,12 @@ def change_slot(site: Site, place: PagePlace, key: str | None, value: Any) -> tu
     return (Change(document=document, patch=[{"op": "replace", "path": path, "value": value}]),)
 
 
+def is_text(site: Site, place: PagePlace) -> bool:
+    """Whether a place is a text of a slot or of an item, which can be written anew as a whole."""
+    section = site.section(place.page, place.section)
+    return section is not None and isinstance(section.content.get(place.slot.split("/")[0]), str | list)
+
+
 def other_layouts(site: Site, place: PagePlace) -> Iterator[tuple[str, tuple[Change, ...]]]:
     """Every other layout of a place's section: its label, and the change."""
     found = located(site, place.page, place.section)

@@ -4,15 +4,14 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Words
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.checks.rules.content.slots import change_slot, is_text
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 from formulon.core.writing.sentences import says, sentences
 
 
 def mend(site: Site, _: System, words: Words, verdict: Verdict, __: Mapping[str, float]) -> Iterator[Remedy]:
-    section = site.section(words.place.page, words.place.section)
-    if section is None or not isinstance(section.content.get(words.place.slot.split("/")[0]), str | list):
+    if not is_text(site, words.place):
         return
     kept = [one for one in sentences(words.text) if not says(one, list(words.avoided))]
     if kept and "\n" not in words.text:

@@ -1,4 +1,4 @@
-import { useFormStarts } from '../../../api/queries';
+import { useFormStarts } from '../../../api/pages';
 import { useShown } from '../../../bench/useBench';
 import { Editable } from '../../../parts/Editable';
 import { pageLink } from '../../../bench/documents';
