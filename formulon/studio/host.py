@@ -15,6 +15,7 @@ from django.conf import settings
 from django.http import Http404, HttpRequest, HttpResponse, HttpResponseNotAllowed, HttpResponseRedirect, QueryDict
 from django.http.request import split_domain_port
 
+from formulon.core.site.attached import FORMS
 from formulon.core.site.forms import MOST_ANY, corrected
 from formulon.core.site.slot_types.form import SENT
 from formulon.studio.models import Blob, Release
@@ -162,7 +163,8 @@ def site_file(request: HttpRequest, slug: str, name: str) -> HttpResponse:
 
 def _whole(data: bytes, kind: str, headers: dict[str, str], status: int = 200) -> HttpResponse:
     headers = {**headers, "Content-Length": str(len(data))}
-    return HttpResponse(data, status=status, content_type=_TYPES.get(kind, "application/octet-stream"), headers=headers)
+    media = _TYPES.get(kind) or (FORMS[kind].media if kind in FORMS else "application/octet-stream")
+    return HttpResponse(data, status=status, content_type=media, headers=headers)
 
 
 def _wanted(request: HttpRequest) -> str:

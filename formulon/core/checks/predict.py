@@ -22,6 +22,7 @@ from formulon.core.checks.page_facts import (
 )  # fmt: skip
 from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.color.treatment import Treatment
+from formulon.core.site.attached import action_note, noted
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import ground_at, on_card
 from formulon.core.site.extents import Extents
@@ -314,8 +315,13 @@ class Prediction:
 
     def link(self, place: PagePlace, slot: Slot, label: str, to: str, ground: str) -> Iterator[Fact]:
         """A link within a text: in the ink of links, in the step of the text around it."""
-        yield from self.runs(place, emphasis.plain(label), "a", slot.step, ground, "link")
+        shown = emphasis.plain(label) + self.noted(to)
+        yield from self.runs(place, shown, "a", slot.step, ground, "link")
         yield Destination(place, label, to, self.alive(to))
+
+    def noted(self, to: str) -> str:
+        """What stands after the label of a link to a file."""
+        return noted(self.site.identity, to, self.language)
 
     def alive(self, to: str) -> bool:
         """Whether a destination leads anywhere that is known."""
@@ -396,7 +402,8 @@ class Prediction:
         return wide, high
 
     def action(self, place: PagePlace, section: Section, slot: Slot, value: dict[str, Any], ground: str) -> Iterator[Fact]:
-        label, to, variant = value["label"], value["to"], variant_of(slot.variant, value)
+        to, variant = value["to"], variant_of(slot.variant, value)
+        label = value["label"] + action_note(self.site, section, place.slot, to)
         for state in _STATES:
             yield from self.runs(place, label, "a", "label", ground, f"{variant}/label/{state}")
         sizes = {width: self.action_size(place, section, variant, label, width) for width in self.widths}

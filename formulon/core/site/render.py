@@ -12,6 +12,7 @@ from markupsafe import Markup
 from formulon.core.site import fonts, missing, pictures, structured, thanks, touch_icons
 from formulon.core.site import motif_drawn as motif
 from formulon.core.site.addresses import data_address
+from formulon.core.site.attached import action_note, file_of, file_path, is_file, noted
 from formulon.core.site.cards import item_grounds, region_ground
 from formulon.core.site.catalogue import CATALOGUE, class_of_layout
 from formulon.core.site.header import entries as header_entries
@@ -73,6 +74,9 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     files["tokens.css"] = minified(fonts.face_rules(site, system) + tokens_css(system, used_in(css))).encode()
     files["site.css"] = minified(css).encode()
     files |= fonts.files(site) | structured.files(site)
+    if open_blob:
+        said = "".join(part.model_dump_json() for part in (site.frame, *site.drawn))
+        files |= {file_path(one): open_blob(one.sha256) for one in site.identity.files if f"file:{one.id}" in said}
     icon_svg = favicon(site, system)
     files["favicon.svg"] = icon_svg.encode()
     files |= touch_icons.files(site, system, icon_svg)
@@ -252,9 +256,12 @@ class View:
         arrow = self.site.choices.buttons.arrow if variant != "text" else "none"
         drawn = icon("arrow-right") if arrow != "none" else Markup("")
         small = " button--small" if section.kind == "header" and self.site.choices.buttons.small_in_header else ""
-        return html('<a class="button button--%s%s"%s%s>%s<span%s>%s</span>%s</a>',
+        marks = "" if again else self._slot(path + "/label")
+        label = html("<span%s>%s</span>", marks, with_gaps(hyphenated(value["label"], self.language), self.preview is not None))
+        note = action_note(self.site, section, path, value["to"])
+        return html('<a class="button button--%s%s"%s%s>%s%s%s</a>',
             variant, small, href, Markup(' role="link" aria-disabled="true"') if not href else "",
-            drawn if arrow == "before" else "", "" if again else self._slot(path + "/label"), with_gaps(hyphenated(value["label"], self.language), self.preview is not None),
+            drawn if arrow == "before" else "", html("<span>%s%s</span>", label, note) if note else label,
             drawn if arrow == "after" else "",
         )  # fmt: skip
 
@@ -387,7 +394,14 @@ class View:
                 return ""
             name = "" if section and page == self.page.id else self.site.file_name(target)
             return f"{name}#{anchor(section)}" if section else name
+        if is_file(to):
+            found = file_of(self.site.identity, to)
+            return file_path(found) if found else ""
         return dialled(to[4:], self.site.identity.language) if to.startswith("tel:") else to
+
+    def noted(self, to: str) -> str:
+        """What stands after the label of a link to a file."""
+        return noted(self.site.identity, to, self.language)
 
     def listed(self) -> bool:
         """Whether the page is one of the site's that search engines may read; links to it show its picture."""

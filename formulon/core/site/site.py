@@ -9,6 +9,7 @@ from typing import Any, Literal, NamedTuple, Self, get_args
 
 from pydantic import Field, PrivateAttr, field_validator, model_validator
 
+from formulon.core.site.attached import file_of, is_file
 from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.kind import Kind
 from formulon.core.site.layout import Layout
@@ -413,10 +414,10 @@ class Site(Model):
         return f"page:{page}#{one.instead}" if one.instead and self.section(page, one.instead) else f"page:{page}"
 
     def is_there(self, to: str) -> bool:
-        """Whether a destination leads anywhere that is known: to a page or section of the site, or out of it."""
+        """Whether a destination leads anywhere that is known: to a page, section or file of the site, or out of it."""
         page, section = led_to(self.led(to))
         if not page:
-            return bool(to)
+            return file_of(self.identity, to) is not None if is_file(to) else bool(to)
         return self.section(page, section) is not None if section else self.page(page) is not None
 
     def header_menu(self) -> list["MenuEntry"]:

@@ -10,13 +10,13 @@ from formulon.core.system.documents.identity import Model
 
 _DESTINATION = re.compile(
     r"(page:[a-z0-9-]{1,60}(#[a-z0-9-]{1,60})?|https?://[^\s<>\"'\\]{1,500}|mailto:[^\s<>\"'\\:/?#]{1,400}|"
-    r"tel:\+?[0-9 ()./-]{1,40}(;ext=\d{1,12})?)?"
+    r"tel:\+?[0-9 ()./-]{1,40}(;ext=\d{1,12})?|file:[a-z0-9-]{1,60})?"
 )
 
 
 def _destination(value: str) -> str:
     if not _DESTINATION.fullmatch(value):
-        raise ValueError(f"“{value[:60]}” is no destination. Use page:name, https://…, mailto:… or tel:….")
+        raise ValueError(f"“{value[:60]}” is no destination. Use page:name, https://…, mailto:…, tel:… or file:name.")
     return value
 
 

@@ -324,6 +324,13 @@ class MarkUploaded(Shape):
     notes: list[str]
 
 
+class FileAdded(Shape):
+    """The id of a file that links can lead to."""
+
+    id: str
+    workbench: Changed
+
+
 class Problem(Shape):
     type: str
     title: str

@@ -6,6 +6,7 @@ from drf_spectacular.views import SpectacularAPIView
 from formulon.studio.api import (
     color_views,
     enquiry_views,
+    file_views,
     guide_views,
     language_views,
     layout_views,
@@ -93,6 +94,8 @@ urlpatterns = [
     path(f"{_BRAND}/enquiries/erasures", enquiry_views.ErasuresView.as_view()),
     path(f"{_BRAND}/enquiries/days", enquiry_views.DaysView.as_view()),
     path(f"{_BRAND}/enquiries/csv", enquiry_views.CsvView.as_view()),
+    path(f"{_BRAND}/files-to-hand-out", file_views.FilesView.as_view()),
+    path(f"{_BRAND}/files-to-hand-out/<slug:file_id>", file_views.FileView.as_view()),
     path(f"{_BRAND}/marks", views.MarksView.as_view()),
     path(f"{_BRAND}/releases", views.ReleasesView.as_view()),
     path(f"{_BRAND}/releases/<int:number>/zip", views.ReleaseZipView.as_view()),

@@ -63,9 +63,11 @@ def _taken_over(brand: Brand, other: Brand, key: str) -> str:
 
 
 def _unled(value: Any) -> Any:
-    """A content whose buttons and links to pages of its own site lead nowhere."""
+    """A content whose buttons and links to pages and files of its own site lead nowhere."""
     if isinstance(value, dict):
-        return {key: "" if key == "to" and str(one).startswith("page:") else _unled(one) for key, one in value.items()}
+        return {
+            key: "" if key == "to" and str(one).startswith(("page:", "file:")) else _unled(one) for key, one in value.items()
+        }
     if isinstance(value, list):
         return [_unled(one) for one in value]
-    return re.sub(r"\[([^\[\]\n]+)\]\(page:[^)\s]+\)", r"\1", value) if isinstance(value, str) else value
+    return re.sub(r"\[([^\[\]\n]+)\]\((?:page|file):[^)\s]+\)", r"\1", value) if isinstance(value, str) else value

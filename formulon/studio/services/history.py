@@ -1,6 +1,5 @@
 """Writing documents: every change is one entry of the history, based on a revision, and can be undone."""
 
-import json
 from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
@@ -30,13 +29,13 @@ from formulon.core.site.site import FRAME, Asset
 from formulon.core.site.stated import followed
 from formulon.core.type.alike import defaults
 from formulon.core.type.library import Library
-from formulon.studio.errors import ChangedSince, NothingToUndo, NotYours, Stale, StudioError, UploadRefused
+from formulon.studio.errors import ChangedSince, NothingToUndo, NotYours, Stale, StudioError
 from formulon.studio.models import Brand, Document, Entry
 from formulon.studio.services.entries import PLAN, in_effect_since, name_of, steps
 from formulon.studio.services.keeping import refuse_unopenable
 from formulon.studio.services.places import meeting, places
-from formulon.studio.services.reading import read_mark
 from formulon.studio.services.sites import assets_of, bodies_of, library_of
+from formulon.studio.services.unread import refuse_unknown_files, refuse_unread_fonts, refuse_unread_marks
 
 Body = dict[str, Any]
 # The name under which an entry keeps what was planned last; no document has it.
@@ -52,10 +51,14 @@ class Edit:
 
 
 @transaction.atomic
-def write(brand: Brand, author: User | None, label: str, edits: list[Edit], read: frozenset[str] = frozenset()) -> Entry | None:
+def write(
+    brand: Brand, author: User | None, label: str, edits: list[Edit], read: frozenset[str] = frozenset(),
+    files: frozenset[str] = frozenset(),
+) -> Entry | None:  # fmt: skip
     """Applies edits as one entry. Raises Stale where a document has moved on; None where nothing changed.
 
-    `read` are drawings that the reader has just made, which need not be read again.
+    `read` are drawings that the reader has just made, which need not be read again, and `files` those that have just been added to hand
+    out, by SHA-256.
 
     A change of the identity plans the pages anew while nobody has edited them; afterwards, what they state of it follows.
     """
@@ -70,7 +73,7 @@ def write(brand: Brand, author: User | None, label: str, edits: list[Edit], read
             del after[edit.document]
         else:
             after[edit.document] = body
-    return _settle(brand, author, label, stored, before, after, read)
+    return _settle(brand, author, label, stored, before, after, read, files=files)
 
 
 @transaction.atomic
@@ -89,11 +92,12 @@ def replace(
 
 def _settle(
     brand: Brand, author: User | None, label: str, stored: dict[str, Document], before: dict[str, Body], after: dict[str, Body],
-    read: frozenset[str], fonts: frozenset[str] = frozenset(),
+    read: frozenset[str], fonts: frozenset[str] = frozenset(), files: frozenset[str] = frozenset(),
 ) -> Entry | None:  # fmt: skip
     """Checks what no patch may do, lets untouched pages follow the brief, and records the entry."""
-    _refuse_unread_marks(before[IDENTITY], after[IDENTITY], read)
-    _refuse_unread_fonts(before[IDENTITY], after[IDENTITY], fonts)
+    refuse_unread_marks(before[IDENTITY], after[IDENTITY], read)
+    refuse_unread_fonts(before[IDENTITY], after[IDENTITY], fonts)
+    refuse_unknown_files(before[IDENTITY], after[IDENTITY], files)
     base = brand.planned
     after = _in_its_letters(before, after)
     if after[IDENTITY] != before[IDENTITY]:
@@ -309,22 +313,6 @@ def _refuse_stale(brand: Brand, stored: dict[str, Document], edits: list[Edit]) 
 def _makes(edit: Edit) -> bool:
     """Whether an edit makes a document that is not there yet."""
     return len(edit.patch) == 1 and edit.patch[0].get("op") == "add" and edit.patch[0].get("path") == ""
-
-
-def _refuse_unread_marks(before: Body, after: Body, read: frozenset[str]) -> None:
-    """A mark that comes by a patch must be what the reader makes of it, as one that comes by upload is."""
-    known = {mark["svg"] for mark in before["marks"]} | read
-    for mark in after["marks"]:
-        if mark["svg"] not in known and read_mark(mark["name"], mark["svg"].encode())["svg"] != mark["svg"]:
-            raise UploadRefused(f"{mark['name']}: this drawing was not read by Formulon. Upload the file instead.")
-
-
-def _refuse_unread_fonts(before: Body, after: Body, fonts: frozenset[str]) -> None:
-    """A typeface comes by upload alone; a patch may take it out, or say that its licence is held."""
-    known = {json.dumps(font | {"declared": False}, sort_keys=True) for font in before.get("fonts", [])}
-    for font in after.get("fonts", []):
-        if font["id"] not in fonts and json.dumps(font | {"declared": False}, sort_keys=True) not in known:
-            raise UploadRefused(f"{font['name']}: this typeface was not read by Formulon. Upload its files instead.")
 
 
 def _record(

@@ -22,16 +22,15 @@ def sweep(fresh: timedelta = FRESH) -> tuple[int, int]:
     used = set(SourceFile.objects.values_list("stored__sha256", flat=True))
     for renditions in Picture.objects.values_list("renditions", flat=True):
         used |= {one["sha256"] for one in renditions}
-    # Typefaces are named by the identity, as it is, as it was, and as it was published.
-    for text in (
-        Document.objects.filter(name=IDENTITY).annotate(text=Cast("body__fonts", TextField())).values_list("text", flat=True)
-    ):
-        used |= set(_DIGEST.findall(text or ""))
+    # Typefaces and files to hand out are named by the identity, as it is, as it was, and as it was published.
+    for part in ("fonts", "files"):
+        named = Document.objects.filter(name=IDENTITY).annotate(text=Cast(f"body__{part}", TextField()))
+        published_with = Release.objects.annotate(text=Cast(f"snapshot__identity__{part}", TextField()))
+        for text in (*named.values_list("text", flat=True), *published_with.values_list("text", flat=True)):
+            used |= set(_DIGEST.findall(text or ""))
     entries = Entry.objects.annotate(text=Cast("edits", TextField())).filter(text__contains="sha256")
     for text in entries.values_list("text", flat=True).iterator():
         used |= set(_DIGEST.findall(text))
-    for text in Release.objects.annotate(text=Cast("snapshot__identity__fonts", TextField())).values_list("text", flat=True):
-        used |= set(_DIGEST.findall(text or ""))
     files = StoredFile.objects.filter(touched__lt=before).exclude(sha256__in=used).delete()[0]
     published: set[str] = set()
     for paths in Release.objects.values_list("files", flat=True).iterator():

@@ -228,6 +228,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/files-to-hand-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Adds a file that links can lead to, based on a revision of the identity. */
+        post: operations["brands_files_to_hand_out_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/files-to-hand-out/{file_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A file as visitors get it. It is handed over to be kept, and not shown on the studio's own address. */
+        get: operations["brands_files_to_hand_out_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/fonts": {
         parameters: {
             query?: never;
@@ -1457,6 +1491,25 @@ export interface components {
             /** Passes */
             passes: boolean;
         };
+        /**
+         * AttachedFile
+         * @description A file that links lead to, by the SHA-256 of its bytes. It comes by upload alone; see site/attached.py.
+         */
+        AttachedFile: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Ending */
+            ending: string;
+            /**
+             * Size
+             * @description Bytes.
+             */
+            size: number;
+            /** Sha256 */
+            sha256: string;
+        };
         /** AxisCard */
         AxisCard: {
             /** Id */
@@ -2562,6 +2615,15 @@ export interface components {
             measured: components["schemas"]["Measured"];
         };
         /**
+         * FileAdded
+         * @description The id of a file that links can lead to.
+         */
+        FileAdded: {
+            /** Id */
+            id: string;
+            workbench: components["schemas"]["Changed"];
+        };
+        /**
          * Finding
          * @description A rule's result at one place. One that holds in both schemes is told once; `schemes` names those that it holds in.
          */
@@ -2967,6 +3029,12 @@ export interface components {
             texts?: components["schemas"]["ClientText"][];
             /** Pictures */
             pictures?: components["schemas"]["ClientPicture"][];
+            /**
+             * Files
+             * @description Files that links lead to.
+             * @default []
+             */
+            files: components["schemas"]["AttachedFile"][];
         };
         /** IdentityDocument */
         IdentityDocument: {
@@ -5898,6 +5966,81 @@ export interface operations {
                 };
             };
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_files_to_hand_out_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                    revision: number;
+                };
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileAdded"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_files_to_hand_out_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                file_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -135,7 +135,7 @@ def cleaned(source: str, scope: str = "") -> Cleaned:
     made = nh3.clean(
         source, tags=set(TAGS), clean_content_tags=_WITH_CONTENT,
         attributes={"*": {*_ANYWHERE}, **_OF_TAG}, generic_attribute_prefixes={_ARIA}, attribute_filter=attribute,
-        url_schemes={"page", "http", "https", "mailto", "tel", "asset", "drawn"}, link_rel=None, strip_comments=True,
+        url_schemes={"page", "http", "https", "mailto", "tel", "file", "asset", "drawn"}, link_rel=None, strip_comments=True,
     )  # fmt: skip
     made = re.sub(r"(</?)h1(?=[\s>])", r"\1h2", made)
     return Cleaned(made.strip(), tuple(dict.fromkeys(_left_out(source)))[:_MOST_TOLD])

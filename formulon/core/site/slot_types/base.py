@@ -38,6 +38,9 @@ class Work(Protocol):
     def alive(self, to: str) -> bool:
         """Whether a destination leads anywhere that is known."""
 
+    def noted(self, to: str) -> str:
+        """What stands after the label of a link to a file."""
+
     def picture(self, place: Any, value: dict[str, Any]) -> Any:
         """A picture."""
 

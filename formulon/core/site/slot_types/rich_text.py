@@ -3,7 +3,7 @@ flat lists, inline links and the asterisks of emphasis).
 """
 
 import re
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from typing import TYPE_CHECKING, Any, Literal
 
@@ -60,6 +60,11 @@ def links(text: str) -> list[tuple[str, str]]:
     return [(found[1], found[2]) for found in _LINK.finditer(text)]
 
 
+def with_notes(text: str, noted: Callable[[str], str]) -> str:
+    """A text with the labels of its links, each with what is said of where it leads."""
+    return _LINK.sub(lambda found: found[1] + noted(found[2]), text)
+
+
 def without_links(text: str) -> str:
     """A text with the labels of its links alone."""
     return _LINK.sub(r"\1", text)
@@ -101,7 +106,9 @@ class RichText(SlotType):
             made += self._words(view, text[last : found.start()])
             to = view.href(found[2])
             href = html(' href="%s"', to) if to else Markup("")
-            made += html("<a%s>%s</a>", href, self._words(view, found[1]))
+            note = view.noted(found[2])
+            told = html('<span class="file-note">%s</span>', note) if note else ""
+            made += html("<a%s>%s%s</a>", href, self._words(view, found[1]), told)
             last = found.end()
         return made + self._words(view, text[last:])
 
@@ -113,7 +120,7 @@ class RichText(SlotType):
         for block in blocks(value):
             for text in block.texts:
                 less = INDENT_EM if block.kind != "p" else 0.0
-                yield from work.text(place, section, slot, without_links(text), ground, less)
+                yield from work.text(place, section, slot, with_notes(text, work.noted), ground, less)
                 for label, to in links(text):
                     yield from work.link(place, slot, label, to, ground)
 

@@ -135,6 +135,16 @@ class OwnFont(Model):
     declared: bool = False
 
 
+class AttachedFile(Model):
+    """A file that links lead to, by the SHA-256 of its bytes. It comes by upload alone; see site/attached.py."""
+
+    id: str = Field(pattern=r"^[a-z0-9-]{1,60}$")
+    name: str = Field(min_length=1, max_length=120)
+    ending: str = Field(pattern=r"^[a-z0-9]{2,5}$")
+    size: int = Field(ge=1, description="Bytes.")
+    sha256: str = Field(pattern=r"^[0-9a-f]{64}$")
+
+
 class BrandFace(Model):
     """A typeface that the brand names. `library` is the family that stands for it on pages."""
 
@@ -253,6 +263,7 @@ class Identity(Model):
     rules: list[BrandRule] = Field(default_factory=list, max_length=60)
     texts: list[ClientText] = Field(default_factory=list, max_length=80)
     pictures: list[ClientPicture] = Field(default_factory=list, max_length=80)
+    files: list[AttachedFile] = Field(default=[], max_length=60, description="Files that links lead to.")
 
     @model_validator(mode="before")
     @classmethod
@@ -324,7 +335,11 @@ class Identity(Model):
 
     @model_validator(mode="after")
     def _unique(self) -> Self:
-        for kind, ids in (("colour", [c.id for c in self.colors]), ("mark", [m.id for m in self.marks])):
+        for kind, ids in (
+            ("colour", [c.id for c in self.colors]),
+            ("mark", [m.id for m in self.marks]),
+            ("file", [f.id for f in self.files]),
+        ):
             twice = {one for one in ids if ids.count(one) > 1}
             if twice:
                 raise ValueError(f"Two {kind}s have the id “{twice.pop()}”. Give one of them another name.")

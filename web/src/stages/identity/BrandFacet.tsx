@@ -5,6 +5,7 @@ import { useActions, useShown } from '../../bench/useBench';
 import { Colors } from './Colors';
 import { Marks } from './Marks';
 import { Offers } from './Offers';
+import { HandedOut } from './HandedOut';
 import { Kept } from './Kept';
 import { Stated } from './Stated';
 import { SiteLanguage } from './SiteLanguage';
@@ -117,6 +118,7 @@ export function BrandFacet() {
             <Stated path="/contact/phone" />
           </div>
         </div>
+        <HandedOut />
       </section>
       <div className="identity-look">
         <Colors />

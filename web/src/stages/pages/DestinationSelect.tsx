@@ -1,7 +1,9 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { isPageLink, pageLink } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
+import { useFiles } from '../../bench/useFiles';
 import { Editable } from '../../parts/Editable';
+import { fileLink, fileNote, isFileLink, tooMuch } from '../../parts/files';
 import { read } from './marks';
 
 export type DestinationSelectProps = {
@@ -24,10 +26,13 @@ type Way = keyof typeof WAYS;
 const wayOf = (to: string): Way | '' =>
   to.startsWith('mailto:') ? 'mail' : to.startsWith('tel:') ? 'phone' : to.startsWith('http') ? 'address' : '';
 
-/** Where something leads, chosen from what there is: pages with their sections, an address, an email, a telephone. */
+/** Where something leads, chosen from what there is: pages with their sections, files, an address, an email, a telephone. */
 export function DestinationSelect({ label, to, disabled, nowhere, but, put }: DestinationSelectProps) {
   const { brand } = useShown('brand');
   const [writing, setWriting] = useState<Way | ''>('');
+  const { busy, problem, setProblem, add } = useFiles();
+  const chooser = useRef<HTMLInputElement>(null);
+  const files = brand.identity.body.files ?? [];
   const contact = brand.identity.body.contact;
   const way = writing || wayOf(to);
   const places = brand.pages.flatMap(({ body: page }) => [
@@ -40,15 +45,20 @@ export function DestinationSelect({ label, to, disabled, nowhere, but, put }: De
         label: `${page.id === but ? 'this page' : page.name}: ${read(one.content?.['heading'] as string)}`,
       })),
   ]);
-  const there = to === '' || places.some((one) => one.to === to);
+  const there = to === '' || places.some((one) => one.to === to) || files.some((one) => fileLink(one.id) === to);
+  const gone = !there && (isPageLink(to) || isFileLink(to));
   return (
     <>
       <select
         aria-label={label}
-        value={way || (there || !isPageLink(to) ? to : 'gone')}
-        disabled={disabled}
+        value={way || (gone ? 'gone' : to)}
+        disabled={disabled || busy !== ''}
         onChange={(event) => {
           const wanted = event.target.value;
+          if (wanted === 'upload') {
+            chooser.current?.click();
+            return;
+          }
           if (!(wanted in WAYS)) {
             setWriting('');
             put(wanted);
@@ -65,13 +75,34 @@ export function DestinationSelect({ label, to, disabled, nowhere, but, put }: De
             {one.label}
           </option>
         ))}
-        {!there && isPageLink(to) && <option value="gone">a place that is gone</option>}
+        {gone && <option value="gone">{isFileLink(to) ? 'a file that is gone' : 'a place that is gone'}</option>}
+        {files.map((one) => (
+          <option key={one.id} value={fileLink(one.id)}>
+            {one.name} ({fileNote(one)})
+          </option>
+        ))}
+        <option value="upload">{busy ? `Adding ${busy}…` : 'a file to add…'}</option>
         {Object.entries(WAYS).map(([key, one]) => (
           <option key={key} value={key}>
             {one.label}
           </option>
         ))}
       </select>
+      <input
+        ref={chooser}
+        type="file"
+        className="visually-hidden"
+        tabIndex={-1}
+        aria-label={`${label}: file to add`}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (!file) return;
+          if (tooMuch(file)) setProblem(tooMuch(file));
+          else void add(file).then((id) => id && put(fileLink(id)));
+        }}
+      />
+      {problem && <p role="alert">{problem}</p>}
       {way && (
         <Editable
           label={`${WAYS[way].field} that it leads to`}

@@ -25,8 +25,9 @@ export function written(element: Element): string {
     else if (node.nodeName === 'BR') text += '\n';
     else if (node.nodeName === 'WBR') continue;
     else if (node.nodeType === Node.ELEMENT_NODE) {
-      const inner = written(node as Element);
       const gap = node as HTMLElement;
+      if (gap.classList.contains('file-note')) continue; // told by the page, and not written
+      const inner = written(gap);
       // A gap is one as long as it asks for what it asked for; what is written over it is a text.
       if (gap.classList.contains('placeholder')) text += asked(inner) === gap.dataset['gap'] ? `[[${inner}]]` : inner;
       else if (node.nodeName in MARKS && inner.trim()) {
