@@ -47,6 +47,19 @@ def test_a_photograph_is_dropped_on_its_place_worked_on_and_taken_back(page: Pag
             break
         page.wait_for_timeout(100)
     assert seen.evaluate("one => one.naturalHeight > one.naturalWidth")
+    # It is cut by its frame with the pointer, and seen so.
+    dialog.get_by_role("button", name="Cut…").click()
+    dialog.get_by_role("slider", name="Off the foot").press("Shift+ArrowUp")
+    side = dialog.get_by_role("slider", name="Off the right").bounding_box()
+    assert side
+    page.mouse.move(side["x"] + side["width"] / 2, side["y"] + 40)
+    page.mouse.down()
+    page.mouse.move(side["x"] - 30, side["y"] + 60, steps=3)
+    page.mouse.up()
+    assert float(str(dialog.get_by_role("slider", name="Off the right").get_attribute("aria-valuenow"))) > 5
+    assert dialog.get_by_role("slider", name="Off the foot").get_attribute("aria-valuenow") == "5"
+    assert violations(page) == []
+    dialog.get_by_role("button", name="See it cut").click()
     dialog.get_by_role("button", name="Put it there").click()
     expect(dialog).to_be_hidden()
     expect(image).to_have_attribute("src", re.compile("2-bowl-on-a-sill-2-"))

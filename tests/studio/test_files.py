@@ -42,7 +42,9 @@ def test_a_file_is_added_linked_published_and_stays_what_it_is(brand: Brand, ann
     identity = anna.get(f"brands/{brand.pk}").json()["identity"]
     assert anna.change(brand, "identity", identity["revision"], {"op": "remove", "path": "/files/0"}).status_code == 200
     findings = anna.get(f"brands/{brand.pk}/preflight").json()["findings"]
-    assert any(one["severity"] == "stop" and one["rule"].startswith("links/") for one in findings), {one["rule"] for one in findings}
+    assert any(one["severity"] == "stop" and one["rule"].startswith("links/") for one in findings), {
+        one["rule"] for one in findings
+    }
     sweeping.sweep(timedelta(0))
     assert anna.undo(brand).status_code == 200
     assert b"".join(anna.get(f"brands/{brand.pk}/files-to-hand-out/prices-2027").streaming_content) == RIGHT["pdf"]

@@ -96,6 +96,9 @@ class PictureFact:
     colors: dict[str, float] = field(default_factory=dict)  # of a photograph: its dominant colours and their shares
     palette: tuple[str, ...] = ()  # the brand's colours
     treatment: str = "natural"
+    pixels: int = 0  # across, of a photograph's largest size
+    drawn: dict[int, float] = field(default_factory=dict)  # how wide it is drawn in px, by viewport width
+    weights: dict[int, int] = field(default_factory=dict)  # bytes of what is asked for there, where they are known
 
 
 @dataclass(frozen=True, slots=True)

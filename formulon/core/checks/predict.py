@@ -20,6 +20,7 @@ from formulon.core.checks.page_facts import (
     Words,
     is_large,
 )  # fmt: skip
+from formulon.core.checks.picture_facts import picture_fact
 from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.color.treatment import Treatment
 from formulon.core.site.attached import action_note, noted
@@ -420,9 +421,4 @@ class Prediction:
         yield from code_facts(self, place, section, slot, value, ground)
 
     def picture(self, place: PagePlace, value: dict[str, Any]) -> PictureFact:
-        source = value["source"]
-        found = not source.startswith("asset:") or self.site.asset(source[6:]) is not None
-        asset = self.site.asset(source[6:]) if source.startswith("asset:") else None
-        palette = tuple(color.parsed.hex for color in self.site.identity.colors)
-        colors, treatment = asset.colors if asset else {}, self.site.choices.pictures
-        return PictureFact(place, source, value["alt"], value["decorative"], found, colors, palette, treatment)
+        return picture_fact(self.site, self.system, self.widths, place, value)

@@ -4,7 +4,7 @@ A picture covers its box, so it is drawn wider than that where it is flatter in 
 """
 
 from formulon.core.site.geometry import box_of, px
-from formulon.core.site.layout import GRID_FROM, WIDE_FROM, Class, Region, class_of
+from formulon.core.site.layout import GRID_FROM, WIDE_FROM, Class, Place, Region, class_of
 from formulon.core.site.site import Section
 from formulon.core.system.system import System
 
@@ -19,6 +19,27 @@ def image_sizes(system: System, section: Section, slot: str, ratio: float) -> st
     return ", ".join([*made, small])
 
 
+def drawn_width(system: System, section: Section, slot: str, viewport: int, ratio: float) -> float | None:
+    """The width in px at which a picture of a ratio is drawn at a viewport width: as wide as its box, or as covers it. One that fills its
+    rows may be drawn wider, as high as they are. None where a layout cannot tell it."""
+    layout, width = section.declared, class_of(viewport)
+    region = _region(section, slot, width)
+    if region is None or region.free or layout.measured:
+        return None
+    if region.behind:
+        return max(float(viewport), layout.frame_at(width).least_height(viewport) * ratio)
+    box, place = box_of(section, slot, viewport), region.place(width)
+    if box is None:
+        return None
+    across = box.width.px(system, viewport)
+    return min(across, place.most or across) * _cover(place, ratio)
+
+
+def _cover(place: Place, ratio: float) -> float:
+    """By how much wider than its box a picture is that covers it."""
+    return max(1.0, ratio / (place.ratio[0] / place.ratio[1])) if place.ratio else 1.0
+
+
 def _size(system: System, section: Section, slot: str, viewport: int, ratio: float) -> str:
     layout, width = section.declared, class_of(viewport)
     frame = layout.frame_at(width)
@@ -28,7 +49,9 @@ def _size(system: System, section: Section, slot: str, viewport: int, ratio: flo
     box, place = box_of(section, slot, viewport), region.place(width)
     if box is None:
         return "100vw"
-    cover = min(_MOST, max(1.0, ratio / (place.ratio[0] / place.ratio[1]))) if place.ratio else 1.0
+    cover = min(_MOST, _cover(place, ratio))
+    if place.most:
+        return f"{cover * place.most:.0f}px"
     whole, content = cover * box.width.viewport * 100, cover * max(0.0, box.width.content)
     container = px(system, "space/container", viewport)
     parts = [f"{whole:.3g}vw"] if whole else []

@@ -1,4 +1,4 @@
-"""Light work on a photograph: turned, straightened, cropped, lighter or darker, a plain background taken away. Pure: a picture in, a
+"""Light work on a photograph: turned, straightened, lighter or darker, cropped, a plain background taken away and its edge mended by hand. Pure: a picture in, a
 picture out. It is done in that order, each on what the one before made, and always on the picture as it came, so that nothing is lost by
 doing it again otherwise."""
 
@@ -7,14 +7,16 @@ from typing import Literal
 
 import numpy as np
 from numpy.typing import NDArray
-from PIL import Image
+from PIL import Image, ImageDraw, ImageFilter
 from pydantic import Field
 
 from formulon.core.color.oklab import rgb_to_oklab
 from formulon.core.color.srgb import from_linear, to_linear_wcag
 from formulon.core.errors import FormulonError
+from formulon.core.site.values import Share
 from formulon.core.system.documents.identity import Model
 
+MOST_STROKES, MOST_POINTS = 120, 600
 _LEAST = 0.05  # of a side that a crop leaves at least
 _EDGE = 12  # px of the border by which a background is told
 _EVEN = 0.08  # by how much, in OKLab, a plain background differs from its mean at most
@@ -37,15 +39,25 @@ class Crop(Model):
     height: float = Field(default=1, ge=_LEAST, le=1)
 
 
+class Stroke(Model):
+    """A stroke with a round brush over the edge of a background that was taken away: what it goes over is kept, or goes. Points and radius
+    are shares of the turned and straightened picture, the radius of its longer side."""
+
+    keep: bool
+    radius: float = Field(ge=0.002, le=0.25)
+    points: list[tuple[Share, Share]] = Field(min_length=1, max_length=MOST_POINTS)
+
+
 class Edits(Model):
     """What is to be done. `straighten` is in degrees clockwise, `exposure` in stops, `plain` the tolerance in OKLab with which a plain
-    background is taken away; None leaves it."""
+    background is taken away; None leaves it. `strokes` mend its edge, one after the other."""
 
     turn: Literal[0, 90, 180, 270] = 0
     straighten: float = Field(default=0, ge=-15, le=15)
     crop: Crop = Field(default_factory=Crop)
     exposure: float = Field(default=0, ge=-2, le=2)
     plain: float | None = Field(default=None, ge=0.01, le=0.3)
+    strokes: list[Stroke] = Field(default=[], max_length=MOST_STROKES)
 
 
 def edited(picture: Image.Image, edits: Edits) -> Image.Image:
@@ -57,13 +69,16 @@ def edited(picture: Image.Image, edits: Edits) -> Image.Image:
         )
     if edits.straighten:
         made = _straightened(made, edits.straighten)
-    if edits.crop != Crop():
-        made = _cropped(made, edits.crop)
     if edits.exposure:
         made = _exposed(made, edits.exposure)
-    if edits.plain is not None:
-        made = _without_background(made, edits.plain)
-    return made
+    cut = _cropped(made, edits.crop) if edits.crop != Crop() else made
+    if edits.plain is None:
+        return cut
+    try:
+        clear = _without_background(cut, edits.plain)
+    except NotPlain:  # what is cut close to its subject has its background outside
+        clear = _cropped(_without_background(made, edits.plain), edits.crop)
+    return _mended(clear, cut, edits, made.size)
 
 
 def inside(width: float, height: float, degrees: float) -> tuple[float, float]:
@@ -121,6 +136,29 @@ def _without_background(picture: Image.Image, tolerance: float) -> Image.Image:
     whole = np.clip((distance - tolerance * (1 - _SOFT)) / (2 * _SOFT * tolerance), 0, 1)
     alpha = np.where(outside, np.rint(whole * values[..., 3]), values[..., 3]).astype(np.uint8)
     return Image.fromarray(np.dstack([values[..., :3], alpha]), "RGBA")
+
+
+def _mended(clear: Image.Image, before: Image.Image, edits: Edits, whole: tuple[int, int]) -> Image.Image:
+    """A picture without its background, with what strokes keep as it was before, and what they take away clear. Strokes have a soft edge
+    of a fifth of their radius."""
+    if not edits.strokes:
+        return clear
+    alpha = np.asarray(clear.getchannel("A"), np.float64)
+    was = np.asarray(before.getchannel("A"), np.float64)
+    left, top = round(edits.crop.x * whole[0]), round(edits.crop.y * whole[1])
+    for stroke in edits.strokes:
+        radius = max(1.0, stroke.radius * max(whole))
+        mask = Image.new("L", clear.size, 0)
+        draw = ImageDraw.Draw(mask)
+        points = [(x * whole[0] - left, y * whole[1] - top) for x, y in stroke.points]
+        draw.line(points, fill=255, width=max(1, round(2 * radius)), joint="curve") if len(points) > 1 else None
+        for x, y in points:
+            draw.ellipse((x - radius, y - radius, x + radius, y + radius), fill=255)
+        share = np.asarray(mask.filter(ImageFilter.GaussianBlur(radius / 10)), np.float64) / 255
+        alpha = alpha * (1 - share) + (was if stroke.keep else 0.0) * share
+    made = clear.copy()
+    made.putalpha(Image.fromarray(np.rint(alpha).astype(np.uint8), "L"))
+    return made
 
 
 def _from_border(near: NDArray[np.bool_]) -> NDArray[np.bool_]:

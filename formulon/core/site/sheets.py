@@ -228,6 +228,8 @@ def placed_of(picture: Picture, standing: bool) -> dict[str, tuple[str, str]]:
     x, y = picture.focus.x, picture.focus.y
     if (x, y) != (0.5, 0.5):
         made["focus"] = f"{x:.2f} {y:.2f}", f"--focus-x:{x:.2f};--focus-y:{y:.2f}"
+    if picture.fit == "whole" and not standing:  # what texts stand on has no empty edge
+        made["fit"] = "whole", ""
     if standing:
         made["overlay"] = f"{picture.overlay.opacity:.2f}", f"--overlay:{picture.overlay.opacity:.2f}"
         made["shape"] = picture.overlay.shape, ""

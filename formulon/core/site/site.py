@@ -219,6 +219,7 @@ class Rendition(Model):
     width: int = Field(gt=0)
     form: Literal["webp", "avif"] = "webp"
     sha256: str = Field(pattern=r"^[0-9a-f]{64}$")
+    size: int = Field(default=0, ge=0, description="Bytes; 0 where that was not kept.")
 
 
 class Asset(Model):

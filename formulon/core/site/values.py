@@ -82,10 +82,11 @@ class Picture(Model):
     credit: str = Field(default="", max_length=120, description="Who made it, shown on it.")
     focus: Focus = Field(default_factory=Focus)
     overlay: Overlay = Field(default_factory=Overlay)
+    fit: Literal["fills", "whole"] = Field(default="fills", description="Whether it fills its place, or is shown whole in it.")
 
     def stored(self) -> dict[str, Any]:
-        """As a document holds it: without a focus, an overlay and a credit that nobody has set."""
-        unset = (("focus", Focus()), ("overlay", Overlay()), ("credit", ""))
+        """As a document holds it: without what nobody has set."""
+        unset = (("focus", Focus()), ("overlay", Overlay()), ("credit", ""), ("fit", "fills"))
         plain = {name for name, default in unset if getattr(self, name) == default}
         return self.model_dump(exclude=plain)
 

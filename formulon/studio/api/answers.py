@@ -99,9 +99,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         edited=planned(bodies) != brand.planned,
         changed_since_release=newest != of_site(bodies),
         history=shapes.History(undo=step_of(back), redo=step_of(forth)),
-        pictures=[
-            shapes.PictureCard(id=asset.id, name=asset.name, address=_picture_address(brand, asset)) for asset in site.assets
-        ],
+        pictures=[_picture(brand, asset) for asset in site.assets],
         system=shapes.Resolved.model_validate(summary),
         releases=[release_card(release, index == 0) for index, release in enumerate(releases)],
         layouts=own_layouts(site),
@@ -349,3 +347,11 @@ def _progress(brand: Brand, files: list[SourceFile]) -> source_shapes.Progress:
     own = [file for file in files if file.intake_id == going.pk]
     done = sum(file.state != SourceFile.State.WAITING for file in own)
     return source_shapes.Progress(state=going.state, done=done, total=len(own))
+
+
+def _picture(brand: Brand, asset: Asset) -> shapes.PictureCard:
+    largest = max(asset.renditions, key=lambda one: (one.width, one.form == "webp"), default=None)
+    width = largest.width if largest else round(asset.width)
+    height = round(width * asset.height / asset.width)
+    address, size = _picture_address(brand, asset), largest.size if largest else 0
+    return shapes.PictureCard(id=asset.id, name=asset.name, address=address, width=width, height=height, size=size)

@@ -155,11 +155,15 @@ class ReleaseCard(Shape):
 
 
 class PictureCard(Shape):
-    """A picture of the brand's own, to choose on pages; `address` is where it can be seen."""
+    """A picture of the brand's own, to choose on pages; `address` is where it can be seen, `width` and `height` are those of its largest
+    size in px and `size` the bytes of that, 0 for a drawing or where that was not kept."""
 
     id: str
     name: str
     address: str
+    width: int
+    height: int
+    size: int
 
 
 class PieceCard(Shape):

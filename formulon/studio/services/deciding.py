@@ -63,8 +63,7 @@ def keep_picture(brand: Brand, fact: Fact) -> None:
         picture.width, picture.height = sizes["width"], sizes["height"]
         picture.colors = dict(sizes["colors"])
         picture.renditions = [
-            {"width": width, "form": "webp", "sha256": sources.store(brand.workspace_id, base64.b64decode(text)).sha256}
-            for width, text in sizes["sizes"]
+            sources.rendition(brand.workspace_id, width, "webp", base64.b64decode(text)) for width, text in sizes["sizes"]
         ]
     picture.save()
     if picture.renditions:
@@ -85,7 +84,7 @@ def encode_picture(picture_id: int) -> None:
     if any("error" in sizes for sizes in made.values()):
         return
     renditions = [
-        {"width": width, "form": form, "sha256": sources.store(picture.brand.workspace_id, base64.b64decode(text)).sha256}
+        sources.rendition(picture.brand.workspace_id, width, form, base64.b64decode(text))
         for form, sizes in made.items()
         for width, text in sizes["sizes"]
     ]

@@ -80,8 +80,7 @@ def _kept(brand: Brand, key: str, called: str, name: str, data: bytes) -> Pictur
     if "error" in sizes:
         raise UploadRefused(sizes["error"])
     renditions = [
-        {"width": width, "form": "webp", "sha256": sources.store(brand.workspace_id, base64.b64decode(text)).sha256}
-        for width, text in sizes["sizes"]
+        sources.rendition(brand.workspace_id, width, "webp", base64.b64decode(text)) for width, text in sizes["sizes"]
     ]
     scale = min(1.0, WIDTHS[-1] / sizes["width"])
     picture = Picture.objects.create(

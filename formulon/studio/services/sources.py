@@ -6,6 +6,7 @@ import re
 from collections.abc import Iterable
 from concurrent.futures import FIRST_COMPLETED, Future, ThreadPoolExecutor, wait
 from functools import lru_cache
+from typing import Any
 
 from django.contrib.auth.models import User
 from django.db import transaction
@@ -55,6 +56,11 @@ def safe_name(name: str) -> str:
     """A file's path without control characters and without anything that leads out of its folder."""
     plain = re.sub(r"[\x00-\x1f\x7f<>\"]", "", name.replace("\\", "/"))
     return "/".join(part for part in plain.split("/") if part not in ("", ".", ".."))[-200:] or "file"
+
+
+def rendition(workspace: int, width: int, form: str, data: bytes) -> dict[str, Any]:
+    """One size of a photograph, kept, as its picture lists it."""
+    return {"width": width, "form": form, "sha256": store(workspace, data).sha256, "size": len(data)}
 
 
 def store(workspace: Workspace | int, data: bytes) -> StoredFile:

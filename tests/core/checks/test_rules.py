@@ -206,6 +206,28 @@ def test_alternative_text(alt: str, decorative: bool, present: bool, found: list
     assert codes("content/alternative-text", PictureFact(PLACE, "asset:x", alt, decorative, present)) == found
 
 
+def verdicts(name: str, fact: PictureFact) -> list[Verdict]:
+    one = of(name)
+    return list(one.look(fact, one.options)) if one.applies_if(fact) else []
+
+
+@pytest.mark.parametrize(
+    ("pixels", "drawn", "found"),
+    [(600, {360: 360.0, 1280: 599.0}, []), (600, {360: 601.0, 1280: 500.0}, ["small"]), (0, {360: 900.0}, []), (600, {}, [])],
+)
+def test_photographs_that_are_too_small(pixels: int, drawn: dict[int, float], found: list[str]) -> None:
+    fact = PictureFact(PLACE, "asset:a", "", True, True, pixels=pixels, drawn=drawn)
+    told = verdicts("pictures/too-small", fact)
+    assert [one.code for one in told] == found
+    assert not told or (told[0].measured, told[0].required, told[0].width) == (600, 601.0, 360)
+
+
+@pytest.mark.parametrize(("weights", "found"), [({360: 500_000}, []), ({360: 90_000, 1280: 500_001}, ["heavy"]), ({}, [])])
+def test_pictures_that_are_too_heavy(weights: dict[int, int], found: list[str]) -> None:
+    fact = PictureFact(PLACE, "asset:a", "", True, True, weights=weights)
+    assert [(one.code, one.width) for one in verdicts("pictures/too-heavy", fact)] == [(code, 1280) for code in found]
+
+
 def test_dead_destination() -> None:
     assert codes("links/dead-destination", Destination(PLACE, "Go", "page:home", True)) == []
     assert codes("links/dead-destination", Destination(PLACE, "Go", "page:x", False)) == ["page-gone"]

@@ -50,7 +50,7 @@ RIGHT: dict[str, bytes] = {
     "pdf": pdf(), "docx": package("[Content_Types].xml", "word/document.xml"), "xlsx": package("xl/workbook.xml"),
     "pptx": package("ppt/presentation.xml"), "odt": package("mimetype", "content.xml"), "ods": package("content.xml"),
     "odp": package("content.xml"), "epub": package("META-INF/container.xml"), "zip": package("a.txt"),
-    "csv": "Brot;4,20\n".encode(), "txt": "Заметка\n".encode(), "ics": b"BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n",
+    "csv": b"Brot;4,20\n", "txt": "Заметка\n".encode(), "ics": b"BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n",
     "vcf": b"BEGIN:VCARD\r\nEND:VCARD\r\n", "mp3": b"ID3\x04\x00", "jpg": picture("JPEG"), "png": picture("PNG"),
 }  # fmt: skip
 
@@ -63,7 +63,12 @@ def test_every_form_is_taken_by_its_content_and_by_no_other() -> None:
     assert set(RIGHT) == set(FORMS)
     for ending, data in RIGHT.items():
         assert taken(f"Preise 2027.{ending.upper()}", data).ending == ending
-        for wrong in (b"<!doctype html><script>1</script>", b"<svg xmlns='http://www.w3.org/2000/svg'/>", b"\x00\x01", b"MZ\x90\x00"):
+        for wrong in (
+            b"<!doctype html><script>1</script>",
+            b"<svg xmlns='http://www.w3.org/2000/svg'/>",
+            b"\x00\x01",
+            b"MZ\x90\x00",
+        ):
             with pytest.raises(ValueError, match="is not what its ending says"):
                 taken(f"a.{ending}", wrong)
 
@@ -101,7 +106,13 @@ def test_any_bytes_are_taken_or_refused_in_a_sentence(data: bytes, ending: str, 
 
 @pytest.mark.parametrize(
     ("size", "language", "told"),
-    [(1, "en-GB", "1 kB"), (999_499, "en", "999 kB"), (999_500, "en", "1 MB"), (1_240_000, "de", "1,2 MB"), (2_000, "fr", "2 ko")],
+    [
+        (1, "en-GB", "1 kB"),
+        (999_499, "en", "999 kB"),
+        (999_500, "en", "1 MB"),
+        (1_240_000, "de", "1,2 MB"),
+        (2_000, "fr", "2 ko"),
+    ],
 )
 def test_sizes_are_decimal_and_in_the_words_of_the_language(size: int, language: str, told: str) -> None:
     """IEC 80000-13: k is 1,000 and M is 1,000,000. Words by CLDR, as PyICU has it; French by CLDR 42 from memory."""

@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 from PIL import Image, ImageDraw
 
 from formulon.core.color.srgb import to_linear_wcag
-from formulon.core.site.picture_edits import Crop, Edits, NotPlain, edited, inside
+from formulon.core.site.picture_edits import Crop, Edits, NotPlain, Stroke, edited, inside
 
 
 def gradient(width: int = 80, height: int = 60) -> Image.Image:
@@ -125,3 +125,62 @@ def test_whatever_is_asked_for_gives_a_picture(
         Image.new("RGB", size, (120, 130, 140)), Edits(turn=turn, straighten=straighten, crop=crop, exposure=exposure)
     )  # type: ignore[arg-type]
     assert made.width >= 1 and made.height >= 1 and made.mode == "RGBA"
+
+
+def spotted() -> Image.Image:
+    """A dark disc with a light spot of the background's colour at its edge, on white."""
+    made = Image.new("RGB", (200, 100), "#ffffff")
+    draw = ImageDraw.Draw(made)
+    draw.ellipse((60, 10, 140, 90), fill="#203040")
+    draw.rectangle((60, 40, 80, 60), fill="#fdfdfd")
+    return made
+
+
+def alpha(picture: Image.Image) -> np.ndarray:  # type: ignore[type-arg]
+    return np.asarray(picture.convert("RGBA"))[..., 3].astype(int)
+
+
+def test_the_edge_of_what_was_taken_away_is_mended_by_hand() -> None:
+    bare = alpha(edited(spotted(), Edits(plain=0.06)))
+    assert bare[50, 70] == 0 and bare[50, 100] == 255 and bare[5, 5] == 0
+    keep = Stroke(keep=True, radius=0.04, points=[(0.33, 0.44), (0.37, 0.56)])
+    kept = edited(spotted(), Edits(plain=0.06, strokes=[keep]))
+    assert alpha(kept)[50, 70] == 255 and alpha(kept)[5, 5] == 0
+    assert np.asarray(kept)[50, 70, :3].tolist() == [253, 253, 253], "it is as it was"
+    away = Stroke(keep=False, radius=0.05, points=[(0.5, 0.5)])
+    gone = alpha(edited(spotted(), Edits(plain=0.06, strokes=[keep, away])))
+    assert gone[50, 100] == 0 and gone[50, 70] == 255 and gone[50, 130] == 255
+    # Far from a stroke nothing moves, and what it was painted with last holds.
+    far = np.hypot(np.arange(200)[None] - 100, np.arange(100)[:, None] - 50) > 16
+    assert (gone[far] == alpha(kept)[far]).all()
+    again = Stroke(keep=True, radius=0.06, points=[(0.5, 0.5)])
+    assert alpha(edited(spotted(), Edits(plain=0.06, strokes=[keep, away, again])))[50, 100] == 255
+
+
+def test_strokes_stay_where_they_were_painted_when_the_cut_changes() -> None:
+    stroke = Stroke(keep=False, radius=0.05, points=[(0.5, 0.5)])
+    whole = alpha(edited(spotted(), Edits(plain=0.06, strokes=[stroke])))
+    crop = Crop(x=0.25, y=0.05, width=0.5, height=0.9)
+    cut = alpha(edited(spotted(), Edits(plain=0.06, strokes=[stroke], crop=crop)))
+    assert np.abs(cut - whole[5:95, 50:150]).max() <= 2
+
+
+def test_without_a_background_taken_away_strokes_do_nothing() -> None:
+    stroke = Stroke(keep=False, radius=0.2, points=[(0.5, 0.5)])
+    assert (pixels(edited(spotted(), Edits(strokes=[stroke]))) == pixels(spotted())).all()
+
+
+@given(
+    st.lists(
+        st.builds(
+            Stroke, keep=st.booleans(), radius=st.floats(0.002, 0.25),
+            points=st.lists(st.tuples(st.floats(0, 1), st.floats(0, 1)), min_size=1, max_size=5),
+        ),
+        max_size=4,
+    ),
+    st.sampled_from([0, 90, 180, 270]),
+)  # fmt: skip
+def test_any_strokes_keep_size_and_colours(strokes: list[Stroke], turn: int) -> None:
+    made = edited(spotted(), Edits(plain=0.06, strokes=strokes, turn=turn))  # type: ignore[arg-type]
+    bare = edited(spotted(), Edits(plain=0.06, turn=turn))  # type: ignore[arg-type]
+    assert made.size == bare.size and (np.asarray(made)[..., :3] == np.asarray(bare)[..., :3]).all()

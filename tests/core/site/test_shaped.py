@@ -6,7 +6,7 @@ from hypothesis import strategies as st
 
 from formulon.core.errors import ChangeError
 from formulon.core.site.catalogue import CATALOGUE, layout_of
-from formulon.core.site.composing.shaped import parts_of, shaped
+from formulon.core.site.composing.shaped import parts_of, proportioned, shaped
 from formulon.core.site.composing.turned import as_composition
 from formulon.core.site.composition import read
 from formulon.core.site.layout import CLASSES, Class
@@ -102,3 +102,24 @@ def test_every_pull_holds_together_or_is_refused(data: st.DataObject) -> None:
         held = [one for one in read(made).parts if not kind.slots[one.slots[0]].of.picture]
         assert "heading" not in kind.slots or any("heading" in one.slots for one in held[:2]), "the headline comes first"
         name = made
+
+
+@given(st.sampled_from(SHAPED), st.sampled_from(["fills", "1x1", "4x3", "16x9", "2x3", "3x2"]))
+def test_a_picture_takes_any_proportions_and_nothing_else_moves(at: tuple[str, str], ratio: str) -> None:
+    kind = CATALOGUE[at[0]]
+    for part, one in enumerate(parts_of(kind, at[1])):
+        if not one.picture:
+            with pytest.raises(ChangeError, match="Only pictures"):
+                proportioned(kind, at[1], part, ratio)
+            continue
+        try:
+            made = proportioned(kind, at[1], part, ratio)
+        except ChangeError as refused:  # a picture that stands in one region with words is none of what can be composed
+            assert str(refused).endswith(".") and len(next(iter(as_composition(kind, at[1]).parts[part : part + 1])).slots) > 1  # type: ignore[union-attr]
+            continue
+        after = parts_of(kind, made)
+        assert after[part].ratio == ratio
+        assert [(part.cols, part.row, part.rows) for part in after] == [
+            (part.cols, part.row, part.rows) for part in parts_of(kind, at[1])
+        ]
+        assert proportioned(kind, made, part, ratio) == made

@@ -2326,7 +2326,7 @@ export interface components {
         /**
          * Edits
          * @description What is to be done. `straighten` is in degrees clockwise, `exposure` in stops, `plain` the tolerance in OKLab with which a plain
-         *     background is taken away; None leaves it.
+         *     background is taken away; None leaves it. `strokes` mend its edge, one after the other.
          */
         EditsRequest: {
             /**
@@ -2350,6 +2350,11 @@ export interface components {
              * @default null
              */
             plain: number | null;
+            /**
+             * Strokes
+             * @default []
+             */
+            strokes: components["schemas"]["Stroke"][];
         };
         /**
          * Effect
@@ -4076,6 +4081,8 @@ export interface components {
             picture: boolean;
             /** Phone */
             phone: string;
+            /** Ratio */
+            ratio: string;
         };
         /**
          * PartState
@@ -4138,7 +4145,8 @@ export interface components {
         };
         /**
          * PictureCard
-         * @description A picture of the brand's own, to choose on pages; `address` is where it can be seen.
+         * @description A picture of the brand's own, to choose on pages; `address` is where it can be seen, `width` and `height` are those of its largest
+         *     size in px and `size` the bytes of that, 0 for a drawing or where that was not kept.
          */
         PictureCard: {
             /** Id */
@@ -4147,6 +4155,12 @@ export interface components {
             name: string;
             /** Address */
             address: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Size */
+            size: number;
         };
         /** PictureColor */
         PictureColor: {
@@ -4484,7 +4498,8 @@ export interface components {
         };
         /**
          * Reshape
-         * @description A part of its layout in other columns or another row in a class of widths; on phones a picture to the edges or not. By the place of
+         * @description A part of its layout in other columns or another row in a class of widths; on phones a picture to the edges or not; a
+         *     picture in other proportions. By the place of
          *     the part in the layout. 0 and 13 are the edges of the viewport.
          */
         Reshape: {
@@ -4522,6 +4537,12 @@ export interface components {
              * @default
              */
             phone: components["schemas"]["PhoneEnum"] | components["schemas"]["BlankEnum"];
+            /**
+             * Ratio
+             * @description A picture's proportions, or that it fills its rows.
+             * @default
+             */
+            ratio: string;
         };
         /** Resolved */
         Resolved: {
@@ -5080,6 +5101,22 @@ export interface components {
         };
         /** @enum {string} */
         StrengthEnum: "quiet" | "clear" | "strong";
+        /**
+         * Stroke
+         * @description A stroke with a round brush over the edge of a background that was taken away: what it goes over is kept, or goes. Points and radius
+         *     are shares of the turned and straightened picture, the radius of its longer side.
+         */
+        Stroke: {
+            /** Keep */
+            keep: boolean;
+            /** Radius */
+            radius: number;
+            /** Points */
+            points: [
+                number,
+                number
+            ][];
+        };
         /**
          * StructureRequest
          * @description What is to be done, one after the other.

@@ -28,6 +28,7 @@ class PartShape:
     tablet: tuple[int, int, int]
     picture: bool
     phone: str
+    ratio: str  # of a picture: "3x2", or "fills" where it fills its rows
 
 
 def parts_of(kind: Kind, name: str) -> list[PartShape]:
@@ -44,7 +45,17 @@ def parts_of(kind: Kind, name: str) -> list[PartShape]:
         phone = "" if not picture else "edge" if declared.phone.cols == (0, COLUMNS + 1) else "inset"
         label = kind.slots[part.slots[0]].label
         made.append(
-            PartShape(region, label, part.cols, part.row, part.rows, (*(place.cols or (1, COLUMNS)), row), picture, phone)
+            PartShape(
+                region,
+                label,
+                part.cols,
+                part.row,
+                part.rows,
+                (*(place.cols or (1, COLUMNS)), row),
+                picture,
+                phone,
+                "" if not picture else f"{part.ratio[0]}x{part.ratio[1]}" if part.ratio else "fills",
+            )
         )
     return made
 
@@ -68,6 +79,20 @@ def shaped(
     if (one.like or one.made) and moved.cols[1] - moved.cols[0] != one.cols[1] - one.cols[0]:
         return _first([_placed(kind, found, part, each) for each in _items(moved)], kind)
     return _first([_placed(kind, found, part, moved)], kind)
+
+
+def proportioned(kind: Kind, name: str, part: int, ratio: str) -> str:
+    """The layout with a picture in other proportions ("3x2", width to height), or filling its rows ("fills"), at every width. Raises
+    ChangeError."""
+    found = as_composition(kind, name)
+    if found is None or not 0 <= part < len(found.parts):
+        raise ChangeError("This layout has parts that stand freely. Take another layout, or compose one, and shape that.")
+    one = found.parts[part]
+    if not kind.slots[one.slots[0]].of.picture:
+        raise ChangeError("Words and lists are as high as what they say. Only pictures have proportions.")
+    wide, _, high = ratio.partition("x")
+    made = replace(one, ratio=None if ratio == "fills" else (int(wide), int(high)))
+    return _first([replace(found, parts=tuple(made if each is one else each for each in found.parts))], kind)
 
 
 def _on_phones(kind: Kind, found: Composition, part: int, phone: str) -> str:

@@ -110,7 +110,8 @@ class Depart(OnSection):
 
 
 class Reshape(OnSection):
-    """A part of its layout in other columns or another row in a class of widths; on phones a picture to the edges or not. By the place of
+    """A part of its layout in other columns or another row in a class of widths; on phones a picture to the edges or not; a
+    picture in other proportions. By the place of
     the part in the layout. 0 and 13 are the edges of the viewport."""
 
     do: Literal["reshape"] = "reshape"
@@ -119,6 +120,9 @@ class Reshape(OnSection):
     cols: tuple[int, int] | None = None
     row: int | None = Field(default=None, ge=1, le=9)
     phone: Literal["", "edge", "inset"] = ""
+    ratio: str = Field(
+        default="", pattern=r"^(fills|[1-9]\d?x[1-9]\d?)?$", description="A picture's proportions, or that it fills its rows."
+    )
 
 
 class AddPage(Asked):

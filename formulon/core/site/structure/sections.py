@@ -5,7 +5,7 @@ from typing import Any
 
 from formulon.core.errors import ChangeError
 from formulon.core.site.catalogue import CATALOGUE, layout_of
-from formulon.core.site.composing.shaped import shaped
+from formulon.core.site.composing.shaped import proportioned, shaped
 from formulon.core.site.documents import FRAME_DOCUMENT, Bodies, Body, page_bodies, page_document
 from formulon.core.site.kind import Kind
 from formulon.core.site.site import FRAME, MOST_SECTIONS, Section
@@ -136,7 +136,11 @@ def _changed(found: _At, operation: Hide | Widths | Depart | ChangeKind | Reshap
         return {"departs": True, "ground": operation.ground, "reason": operation.reason}, f"on {operation.ground}"
     if isinstance(operation, Reshape):
         kind, at = CATALOGUE[found.one["kind"]], operation
-        layout = shaped(kind, found.one["layout"], at.part, at.width, at.cols, at.row, at.phone)
+        layout = (
+            proportioned(kind, found.one["layout"], at.part, at.ratio)
+            if at.ratio
+            else shaped(kind, found.one["layout"], at.part, at.width, at.cols, at.row, at.phone)
+        )
         return {"layout": layout}, f"shaped on {found.on}"
     if operation.kind not in CATALOGUE or operation.kind in FRAME:
         raise ChangeError("There is no such kind of section.")

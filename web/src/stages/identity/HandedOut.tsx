@@ -1,7 +1,7 @@
 import { pointer } from '../../api/client';
 import { IDENTITY } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
-import { useFiles } from '../../bench/useFiles';
+import { useFiles } from '../../parts/useFiles';
 import { counted } from '../../parts/counted';
 import { Editable } from '../../parts/Editable';
 import { fileLink, fileNote, tooMuch } from '../../parts/files';

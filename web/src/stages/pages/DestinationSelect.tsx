@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { isPageLink, pageLink } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
-import { useFiles } from '../../bench/useFiles';
+import { useFiles } from '../../parts/useFiles';
 import { Editable } from '../../parts/Editable';
 import { fileLink, fileNote, isFileLink, tooMuch } from '../../parts/files';
 import { read } from './marks';

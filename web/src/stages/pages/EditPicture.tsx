@@ -1,5 +1,8 @@
 import { useEffect, useId, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
+import { CutFrame } from './CutFrame';
+import { proportioned, WHOLE, type Cut } from './cut';
+import { EdgeBrush, type Stroke } from './EdgeBrush';
 import { usePictures, type PictureEdits } from './usePictures';
 
 export type EditPictureProps = {
@@ -10,28 +13,21 @@ export type EditPictureProps = {
 };
 
 type Turn = 0 | 90 | 180 | 270;
-type Crop = { x: number; y: number; width: number; height: number };
-const WHOLE: Crop = { x: 0, y: 0, width: 1, height: 1 };
 const PAUSE = 200; // ms without a move, after which it is tried
 const PLAIN = 0.06;
-
-const SIDES = [
-  { key: 'left', name: 'Off the left' },
-  { key: 'top', name: 'Off the top' },
-  { key: 'right', name: 'Off the right' },
-  { key: 'foot', name: 'Off the foot' },
+const BRUSH = 0.03; // of the longer side
+const MOST_STROKES = 120;
+const PROPORTIONS = [
+  { name: 'square', ratio: 1 },
+  { name: '4 : 3', ratio: 4 / 3 },
+  { name: '3 : 2', ratio: 3 / 2 },
+  { name: '16 : 9', ratio: 16 / 9 },
+  { name: '3 : 4', ratio: 3 / 4 },
+  { name: '2 : 3', ratio: 2 / 3 },
 ] as const;
-type Sides = Record<(typeof SIDES)[number]['key'], number>;
 
-export const cropOf = ({ left, top, right, foot }: Sides): Crop => ({
-  x: left / 100,
-  y: top / 100,
-  width: Math.max(0.05, (100 - left - right) / 100),
-  height: Math.max(0.05, (100 - top - foot) / 100),
-});
-
-/** Light work on a photograph, tried on it at once: turned, straightened, cut, lighter or darker, a plain background taken away. It
- *  makes another picture; the one that it is done on stays. */
+/** Light work on a photograph, tried on it at once: turned, straightened, cut by a frame, lighter or darker, a plain background taken
+ *  away and its edge mended with a brush. It makes another picture; the one that it is done on stays. */
 export function EditPicture({ picture, close, put }: EditPictureProps) {
   const title = useId();
   const { edit, tried } = usePictures();
@@ -39,14 +35,25 @@ export function EditPicture({ picture, close, put }: EditPictureProps) {
   const [straighten, setStraighten] = useState(0);
   const [exposure, setExposure] = useState(0);
   const [plain, setPlain] = useState<number | null>(null);
-  const [sides, setSides] = useState<Sides>({ left: 0, top: 0, right: 0, foot: 0 });
+  const [crop, setCrop] = useState<Cut>(WHOLE);
+  const [strokes, setStrokes] = useState<Stroke[]>([]);
+  const [tool, setTool] = useState<'look' | 'cut' | 'keep' | 'away'>('look');
+  const [brush, setBrush] = useState(BRUSH);
+  const [shape, setShape] = useState(1); // width to height of what is seen
   const [seen, setSeen] = useState('');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
-  const crop = cropOf(sides);
-  const edits: PictureEdits = { turn, straighten, exposure, plain, crop };
-  const asked = JSON.stringify(edits);
-  const untouched = asked === JSON.stringify({ turn: 0, straighten: 0, exposure: 0, plain: null, crop: WHOLE });
+  const edits: PictureEdits = { turn, straighten, exposure, plain, crop, strokes };
+  // While it is cut, the whole of it is seen, with its background: what is left tells how that is found.
+  const asked = JSON.stringify(tool === 'cut' ? { ...edits, crop: WHOLE, plain: null, strokes: [] } : edits);
+  const untouched =
+    JSON.stringify(edits) ===
+    JSON.stringify({ turn: 0, straighten: 0, exposure: 0, plain: null, crop: WHOLE, strokes: [] });
+  const rotate = (by: number) => {
+    setTurn(((turn + by) % 360) as Turn);
+    setCrop(WHOLE);
+    setStrokes([]);
+  };
   useEffect(() => {
     const waiting = new AbortController();
     const timer = setTimeout(() => {
@@ -110,45 +117,116 @@ export function EditPicture({ picture, close, put }: EditPictureProps) {
       </Modal.Header>
       <Modal.Body className="edit-picture">
         <div className={`edit-picture-seen${plain === null ? '' : ' is-clear'}`}>
-          {seen ? <img src={seen} alt={`${picture.name}, as it would be`} /> : <p className="soft">Drawing…</p>}
+          {seen ? (
+            <div className="edit-picture-paper">
+              <img
+                src={seen}
+                alt={`${picture.name}, as it would be`}
+                draggable={false}
+                onLoad={(event) => setShape(event.currentTarget.naturalWidth / event.currentTarget.naturalHeight || 1)}
+              />
+              {tool === 'cut' && <CutFrame cut={crop} onCut={setCrop} />}
+              {(tool === 'keep' || tool === 'away') && (
+                <EdgeBrush
+                  keep={tool === 'keep'}
+                  radius={brush}
+                  cut={crop}
+                  shape={shape}
+                  onStroke={(stroke) => setStrokes([...strokes, stroke].slice(-MOST_STROKES))}
+                />
+              )}
+            </div>
+          ) : (
+            <p className="soft">Drawing…</p>
+          )}
         </div>
         <div className="edit-picture-work">
           <div role="group" aria-label="Turn">
-            <button type="button" className="quiet-action" onClick={() => setTurn(((turn + 270) % 360) as Turn)}>
+            <button type="button" className="quiet-action" onClick={() => rotate(270)}>
               ↺ Turn left
             </button>
-            <button type="button" className="quiet-action" onClick={() => setTurn(((turn + 90) % 360) as Turn)}>
+            <button type="button" className="quiet-action" onClick={() => rotate(90)}>
               ↻ Turn right
             </button>
           </div>
-          {slider('Straighten', straighten, setStraighten, -15, 15, 0.5, '°')}
+          {slider(
+            'Straighten',
+            straighten,
+            (value) => {
+              setStraighten(value);
+              setStrokes([]); // what they were painted over lies elsewhere now
+            },
+            -15,
+            15,
+            0.5,
+            '°',
+          )}
           {slider('Light', exposure, setExposure, -2, 2, 0.1, 'stops')}
-          <fieldset>
-            <legend>Cut</legend>
-            {SIDES.map((side) => (
-              <label key={side.key}>
-                <span>
-                  {side.name} <small>{sides[side.key]} %</small>
-                </span>
-                <input
-                  type="range"
-                  min={0}
-                  max={90}
-                  value={sides[side.key]}
-                  onChange={(event) => setSides({ ...sides, [side.key]: Number(event.target.value) })}
-                />
-              </label>
-            ))}
-          </fieldset>
+          <div role="group" aria-label="Cut">
+            <button
+              type="button"
+              className="quiet-action"
+              aria-pressed={tool === 'cut'}
+              onClick={() => setTool(tool === 'cut' ? 'look' : 'cut')}
+            >
+              {tool === 'cut' ? 'See it cut' : 'Cut…'}
+            </button>
+            {tool === 'cut' && (
+              <select
+                aria-label="Proportions"
+                value=""
+                onChange={(event) => setCrop(proportioned(crop, Number(event.target.value), shape))}
+              >
+                <option value="">proportions…</option>
+                {PROPORTIONS.map((one) => (
+                  <option key={one.name} value={one.ratio}>
+                    {one.name}
+                  </option>
+                ))}
+              </select>
+            )}
+            {JSON.stringify(crop) !== JSON.stringify(WHOLE) && (
+              <button type="button" className="quiet-action" onClick={() => setCrop(WHOLE)}>
+                Whole
+              </button>
+            )}
+          </div>
           <label className="slot-check">
             <input
               type="checkbox"
               checked={plain !== null}
-              onChange={(event) => setPlain(event.target.checked ? PLAIN : null)}
+              onChange={(event) => {
+                setPlain(event.target.checked ? PLAIN : null);
+                setTool('look');
+              }}
             />
             take a plain background away
           </label>
-          {plain !== null && slider('How much of it', plain, setPlain, 0.01, 0.3, 0.01, 'ΔE')}
+          {plain !== null && (
+            <>
+              {slider('How much of it', plain, setPlain, 0.01, 0.3, 0.01, 'ΔE')}
+              <div role="group" aria-label="Mend the edge">
+                {(['keep', 'away'] as const).map((one) => (
+                  <button
+                    key={one}
+                    type="button"
+                    className="quiet-action"
+                    aria-pressed={tool === one}
+                    onClick={() => setTool(tool === one ? 'look' : one)}
+                  >
+                    {one === 'keep' ? 'Paint back' : 'Paint away'}
+                  </button>
+                ))}
+                {strokes.length > 0 && (
+                  <button type="button" className="quiet-action" onClick={() => setStrokes(strokes.slice(0, -1))}>
+                    Last stroke back
+                  </button>
+                )}
+              </div>
+              {(tool === 'keep' || tool === 'away') &&
+                slider('Brush', brush * 100, (value) => setBrush(value / 100), 0.5, 20, 0.5, '%')}
+            </>
+          )}
           {problem && (
             <p role="alert" className="problem">
               {problem}

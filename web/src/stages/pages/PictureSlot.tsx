@@ -4,6 +4,7 @@ import { Drawings } from './Drawings';
 import { useShown } from '../../bench/useBench';
 import { AddingPictures } from './AddingPictures';
 import { EditPicture } from './EditPicture';
+import { FocusPoint } from './FocusPoint';
 import { picturesIn, usePictures } from './usePictures';
 
 import type { Focus, Overlay } from '../../api/client';
@@ -13,6 +14,7 @@ export type PictureValue = {
   alt: string;
   decorative: boolean;
   credit?: string;
+  fit?: 'fills' | 'whole';
   focus?: Focus;
   overlay?: Overlay;
 };
@@ -23,10 +25,12 @@ export type PictureSlotProps = {
   picture: PictureValue;
   put: (slot: string, value: unknown, label: string) => void;
   disabled: boolean;
+  /** Whether texts stand on it, where what stays in sight is set beside what they need. */
+  inSight?: boolean;
 };
 
 /** A picture: one of the brand’s own or a drawing, its description, and whether it only decorates. */
-export function PictureSlot({ path, label, picture, put, disabled }: PictureSlotProps) {
+export function PictureSlot({ path, label, picture, put, disabled, inSight = false }: PictureSlotProps) {
   const [kind = '', seed = '0'] = picture.source.replace('drawn:', '').split('/');
   const [open, setOpen] = useState(false);
   const drawn = picture.source.startsWith('drawn:');
@@ -34,6 +38,8 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
   const own = useShown('brand').brand.pictures;
   const { adding, add, stop, close } = usePictures();
   const [working, setWorking] = useState(false);
+  const [dragged, setDragged] = useState<Focus | null>(null);
+  const point = dragged ?? picture.focus ?? { x: 0.5, y: 0.5 };
   const mine = own.find((one) => picture.source === `asset:${one.id}`);
   const place = (key: string, name: string) =>
     put(
@@ -130,6 +136,44 @@ export function PictureSlot({ path, label, picture, put, disabled }: PictureSlot
         <button type="button" className="quiet-action" disabled={disabled} onClick={() => setWorking(true)}>
           Work on it…
         </button>
+      )}
+      {mine && (
+        <p className="soft slot-size">
+          {mine.size
+            ? `${mine.width} × ${mine.height} px, ${Math.round(mine.size / 1000)} kB at its largest`
+            : mine.address.startsWith('data:')
+              ? 'A drawing: sharp at any size'
+              : `${mine.width} × ${mine.height} px`}
+        </p>
+      )}
+      {mine && !inSight && !mine.address.startsWith('data:') && (
+        <>
+          <FocusPoint
+            picture={mine.address}
+            focus={point}
+            disabled={disabled}
+            onDrag={setDragged}
+            onDone={() => {
+              if (dragged) put(`${path}/focus`, dragged, 'Point that stays in sight');
+              setDragged(null);
+            }}
+          />
+          <label className="slot-check">
+            <input
+              type="checkbox"
+              checked={picture.fit === 'whole'}
+              disabled={disabled}
+              onChange={(event) =>
+                put(
+                  `${path}/fit`,
+                  event.target.checked ? 'whole' : 'fills',
+                  event.target.checked ? 'Picture shown whole' : 'Picture fills its place',
+                )
+              }
+            />
+            show it whole in its place
+          </label>
+        </>
       )}
       {working && mine && <EditPicture picture={mine} close={() => setWorking(false)} put={place} />}
       {adding && <AddingPictures adding={adding} stop={stop} close={close} />}

@@ -28,6 +28,8 @@ type Pull = {
   row: number;
 };
 
+const RATIOS = ['fills', '1x1', '5x4', '4x3', '3x2', '16x9', '2x1', '4x5', '3x4', '2x3'];
+
 /** Over a section that is shaped: its columns, and each part of its layout with edges that can be pulled to another column. What it comes
  *  to is a layout of one's own. */
 export function ShapeLayer({ page, section, paper, width, scale, drawn }: ShapeLayerProps) {
@@ -72,7 +74,7 @@ export function ShapeLayer({ page, section, paper, width, scale, drawn }: ShapeL
     const [first = 1, last = 12, row = 1] = kind === 'tablet' ? part.tablet : [...part.cols, part.row];
     return { cols: [first, last], row };
   };
-  const shape = (part: number, change: Partial<Placed> & { phone?: string }) => {
+  const shape = (part: number, change: Partial<Placed> & { phone?: string; ratio?: string }) => {
     if (change.cols && change.row) {
       const own = { cols: change.cols, row: change.row };
       setAhead((last) => ({ of: parts, by: new Map(last?.of === parts ? last.by : []).set(part, own) }));
@@ -205,6 +207,22 @@ export function ShapeLayer({ page, section, paper, width, scale, drawn }: ShapeL
                 {now && ` · ${now.cols[0]}–${now.cols[1]}${now.row === row ? '' : `, row ${now.row}`}`}
               </span>
             </button>
+            {part.picture && (
+              <select
+                className="shape-ratio"
+                aria-label={`Proportions of ${part.label}`}
+                disabled={!canWrite}
+                value={part.ratio}
+                onChange={(event) => shape(index, { ratio: event.target.value })}
+              >
+                {!RATIOS.includes(part.ratio) && <option value={part.ratio}>{part.ratio.replace('x', ' : ')}</option>}
+                {RATIOS.map((one) => (
+                  <option key={one} value={one}>
+                    {one === 'fills' ? 'fills its rows' : one.replace('x', ' : ')}
+                  </option>
+                ))}
+              </select>
+            )}
             {kind !== 'phone' && (
               <>
                 <i className="shape-edge start" onPointerDown={(event) => start(event, index, 'start')} />

@@ -44,6 +44,7 @@ export function SlotEditors({ row, kind, change, disabled, pageId }: SlotEditors
     ]);
   const shows = kind?.layouts.find((one) => one.id === row.section.layout)?.shows;
   const all = slotsOf(row, kind);
+  const onPicture = kind?.layouts.find((one) => one.id === row.section.layout)?.on_picture ?? false;
   const shown = all.filter((one) => !shows || shows.includes(one.slot.path));
   const kept = all.filter((one) => !shown.includes(one) && one.value);
   return (
@@ -53,7 +54,7 @@ export function SlotEditors({ row, kind, change, disabled, pageId }: SlotEditors
       )}
       {shown.map((found) => {
         const Editor = EDITORS[found.slot.type];
-        const props = { ...found, row, pageId, disabled, put };
+        const props = { ...found, row, pageId, onPicture, disabled, put };
         return Editor ? <Editor key={found.path} {...props} /> : <NoEditor key={found.path} label={found.label} />;
       })}
     </div>

@@ -307,6 +307,7 @@ describe('slots that cannot be edited on the page', () => {
       'leads nowhere yet',
       'this page: Was wir flechten',
       'Kontakt',
+      'a file to add…',
       'an address…',
       'an email…',
       'a telephone…',

@@ -2,7 +2,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { answers, draw, refused, workbench } from '../../testing';
-import { cropOf, EditPicture } from './EditPicture';
+import { EditPicture } from './EditPicture';
 import { PictureSlot, type PictureValue } from './PictureSlot';
 import { picturesIn } from './usePictures';
 
@@ -93,8 +93,25 @@ describe('light work on a picture', () => {
     expect(screen.getByRole('button', { name: 'Put it there' })).toBeDisabled();
   });
 
-  it('cuts by shares of each side and leaves something', () => {
-    expect(cropOf({ left: 10, top: 0, right: 20, foot: 50 })).toEqual({ x: 0.1, y: 0, width: 0.7, height: 0.5 });
-    expect(cropOf({ left: 90, top: 0, right: 90, foot: 0 }).width).toBe(0.05);
+  it('is cut by a frame with keys, seen whole while that is done, and its edge is mended with the brush', async () => {
+    const { asked } = open();
+    await screen.findByAltText('Ein Korb, as it would be');
+    await userEvent.click(screen.getByRole('button', { name: 'Cut…' }));
+    const right = screen.getByRole('slider', { name: 'Off the right' });
+    right.focus();
+    await userEvent.keyboard('{Shift>}{ArrowLeft}{ArrowLeft}{/Shift}');
+    expect(right).toHaveAttribute('aria-valuenow', '10');
+    await userEvent.click(screen.getByRole('button', { name: 'See it cut' }));
+    const last = () => asked.filter(([way]) => way === TRY).at(-1)?.[1];
+    await waitFor(() => expect(last()).toMatchObject({ crop: { x: 0, y: 0, width: 0.9, height: 1 } }));
+    await userEvent.click(screen.getByLabelText('take a plain background away'));
+    await userEvent.click(screen.getByRole('button', { name: 'Paint back' }));
+    screen.getByRole('application').focus();
+    await userEvent.keyboard('{ArrowRight} ');
+    await waitFor(() =>
+      expect(last()).toMatchObject({ strokes: [{ keep: true, radius: 0.03, points: [[0.459, 0.5]] }] }),
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Last stroke back' }));
+    await waitFor(() => expect(last()).toMatchObject({ strokes: [] }));
   });
 });

@@ -11,6 +11,8 @@ export type EditorProps = {
   value: unknown;
   row: Row;
   pageId: string;
+  /** Whether texts of its section stand on its picture. */
+  onPicture?: boolean;
   disabled: boolean;
   /** Stores a value at a path under the section's content; null takes out what is there. */
   put: (path: string, value: unknown, label: string) => void;

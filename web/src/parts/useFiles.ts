@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { client, Problem, unwrap } from '../api/client';
-import { IDENTITY } from './documents';
-import { useActions, useShown } from './useBench';
+import { IDENTITY } from '../bench/documents';
+import { useActions, useShown } from '../bench/useBench';
 
 /** Adds files that links can lead to: what is on its way, and what went wrong. */
 export function useFiles() {
