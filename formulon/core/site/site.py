@@ -14,7 +14,7 @@ from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.kind import Kind
 from formulon.core.site.layout import Layout
 from formulon.core.site.translations import Languages
-from formulon.core.site.values import Destination, led_to
+from formulon.core.site.values import Destination, Focus, led_to
 from formulon.core.system.documents.choices import Choices, GroundName, Rhythm
 from formulon.core.system.documents.identity import Identity, Model
 from formulon.core.system.resolve import resolve
@@ -93,6 +93,13 @@ def check_content(kind: Kind, content: dict[str, Any]) -> dict[str, Any]:
     return {name: kind.slots[name].of.validate(kind.slots[name], value) for name, value in content.items()}
 
 
+class Card(Model):
+    """A picture of the brand's own that links to a page show, and the point of it that stays in sight."""
+
+    source: str = Field(pattern=r"^asset:[a-z0-9-]{1,60}$")
+    focus: Focus = Field(default_factory=Focus)
+
+
 class Page(Model):
     """A page: its name in the menu, its file, what search engines read, and its sections from the top."""
 
@@ -105,6 +112,7 @@ class Page(Model):
         default="", max_length=60, pattern=rf"^({_FILE})?$", description="The name of its file, where that is not its id."
     )
     searched: bool = Field(default=True, description="Whether search engines may list it.")
+    card: Card | None = Field(default=None, description="What links to it show, instead of its title on the deep ground.")
     sections: list[Section] = Field(default_factory=list, max_length=MOST_SECTIONS)
 
     @model_validator(mode="after")

@@ -1,4 +1,5 @@
-"""The picture of a page for places that show links, 1200 × 630 px: the mark and the page's title on the site's deep ground.
+"""The picture of a page for places that show links, 1200 × 630 px: the mark and the page's title on the site's deep ground, or one of the
+brand's own pictures around the point that stays in sight.
 
 Its path holds a hash of all that it is drawn from, so that a picture that has been drawn once need not be drawn again.
 """
@@ -6,16 +7,17 @@ Its path holds a hash of all that it is drawn from, so that a picture that has b
 import hashlib
 import io
 import zlib
+from collections.abc import Callable
 from functools import lru_cache
 
 import numpy as np
 import resvg_py
 from numpy.typing import NDArray
-from PIL import Image, ImageDraw
+from PIL import Image, ImageDraw, ImageOps
 
 from formulon.core.color.srgb import from_hex
-from formulon.core.site.site import Page, Site
-from formulon.core.site.values import PLACEHOLDER
+from formulon.core.site.site import Asset, Page, Site
+from formulon.core.site.values import PLACEHOLDER, Focus
 from formulon.core.system.system import System
 from formulon.core.type.emphasis import plain
 from formulon.core.type.fit import cased
@@ -23,6 +25,7 @@ from formulon.core.type.library import Family
 from formulon.core.type.lines import balanced
 from formulon.core.type.raster import draw_text
 
+OpenBlob = Callable[[str], bytes]
 WIDTH, HEIGHT = 1200, 630  # common practice
 _MARGIN, _MARK, _LINES, _BAND = 72, 84, 4, 18
 _STEPS = 200  # colours from ground to ink
@@ -32,14 +35,51 @@ _SIZES = (92, 80, 68, 58, 48)
 
 def social_path(site: Site, system: System, page: Page) -> str:
     """Where the picture of a page lies."""
+    own = _own(site, page)
+    if own:
+        asset, focus = own
+        told = [asset.svg, [one.sha256 for one in asset.renditions], focus.x, focus.y, system.css("ground/paper/background")]
+        return f"social/{page.id}-{hashlib.sha256(repr(told).encode()).hexdigest()[:12]}.jpg"
     shown = tuple(one.id if isinstance(one, Family) else one for one in _parts(site, system, page))
     digest = hashlib.sha256(repr(shown).encode()).hexdigest()[:12]
     return f"social/{page.id}-{digest}.png"
 
 
-def social_picture(site: Site, system: System, page: Page) -> bytes:
-    """The picture, as PNG."""
+def social_picture(site: Site, system: System, page: Page, open_blob: OpenBlob | None = None) -> bytes:
+    """The picture: as PNG, or as JPEG where it is one of the brand's own, of which `open_blob` gives the bytes by their SHA-256."""
+    own = _own(site, page)
+    if own and not own[0].svg and open_blob is None:  # at hand without its bytes: what it would show without it
+        return _photographed(Image.open(io.BytesIO(_drawn(*_parts(site, system, page)))), Focus(), "#ffffff")
+    if own:
+        return _photographed(_opened(own[0], open_blob), own[1], system.css("ground/paper/background"))
     return _drawn(*_parts(site, system, page))
+
+
+def _own(site: Site, page: Page) -> tuple[Asset, Focus] | None:
+    """The brand's picture that a page's links show, where it has one that is there."""
+    asset = site.asset(page.card.source[6:]) if page.card else None
+    return (asset, page.card.focus) if asset and page.card else None
+
+
+def _opened(asset: Asset, open_blob: OpenBlob | None) -> Image.Image:
+    if asset.svg:
+        png = resvg_py.svg_to_bytes(svg_string=asset.svg, height=HEIGHT, skip_system_fonts=True)
+        return Image.open(io.BytesIO(bytes(png)))
+    sizes = asset.sizes("webp")
+    enough = next((one for one in sizes if one.width >= WIDTH), sizes[-1])
+    assert open_blob is not None
+    return Image.open(io.BytesIO(open_blob(enough.sha256)))
+
+
+def _photographed(picture: Image.Image, focus: Focus, back: str) -> bytes:
+    """A picture that fills the whole, cut around its point as `object-position` does, what is clear on the paper."""
+    laid = Image.new("RGB", picture.size, from_hex(back))
+    whole = picture.convert("RGBA")
+    laid.paste(whole, (0, 0), whole)
+    out = io.BytesIO()
+    fitted = ImageOps.fit(laid, (WIDTH, HEIGHT), Image.Resampling.LANCZOS, centering=(focus.x, focus.y))
+    fitted.save(out, "JPEG", quality=86, progressive=True)
+    return out.getvalue()
 
 
 def _parts(site: Site, system: System, page: Page) -> tuple[str, str, str, str, str, Family, int, str, str]:

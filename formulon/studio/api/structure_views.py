@@ -10,7 +10,7 @@ from formulon.core.site.composing.shaped import parts_of
 from formulon.core.site.listing import descriptions, titles
 from formulon.core.site.planning.form_starts import form_starts
 from formulon.core.site.render import render_page
-from formulon.core.site.social import social_picture
+from formulon.core.site.social import social_path, social_picture
 from formulon.core.site.stated import path_of, statements
 from formulon.core.site.structured import address
 from formulon.studio.api import shapes, structure_shapes
@@ -18,7 +18,7 @@ from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import View, answer
 from formulon.studio.api.views import SCHEME, previewed
 from formulon.studio.services import asking, copying, sites, structure
-from formulon.studio.services.sites import bodies_of, identity_of
+from formulon.studio.services.sites import blob_of, bodies_of, identity_of
 
 
 class StructureView(View):
@@ -176,8 +176,10 @@ class SocialView(View):
     @extend_schema(responses={(200, "image/png"): OpenApiTypes.BINARY, 404: shapes.Problem})
     def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
         """The picture that places show with a link to a page."""
-        site = sites.load(brand_of(request, brand_id))
+        brand = brand_of(request, brand_id)
+        site = sites.load(brand)
         page = site.page(page_id)
         if page is None:
             raise Http404
-        return HttpResponse(social_picture(site, site.system(), page), content_type="image/png")
+        kind = "image/jpeg" if social_path(site, site.system(), page).endswith(".jpg") else "image/png"
+        return HttpResponse(social_picture(site, site.system(), page, blob_of(brand)), content_type=kind)

@@ -58,12 +58,15 @@ def publish(brand: Brand, author: User | None) -> Release:
 
     def picture(path: str) -> bytes:
         of, page = pictures[path]
-        return social_picture(of, of.system(), page)
+        return social_picture(of, of.system(), page, blob_of(brand))
 
-    for path in missing[:1]:  # opens the fonts, which lie in this thread's database
+    # What opens fonts and photographs, which lie in this thread's database.
+    here = [path for path in missing if pictures[path][1].card or path == missing[0]]
+    missing = [*here, *(path for path in missing if path not in here)]
+    for path in here:
         drawn[path] = picture(path)
     with ThreadPoolExecutor(os.cpu_count()) as pool:  # most of the work is done outside Python's lock
-        rest = missing[1:]
+        rest = missing[len(here) :]
         drawn |= zip(rest, pool.map(picture, rest), strict=True)
     drawn = versioned(drawn)
     files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}

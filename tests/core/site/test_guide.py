@@ -12,8 +12,9 @@ from PIL import Image
 from formulon.core.site.guide import guide_alone, guide_page
 from formulon.core.site.matrix import STATES, grounds_in_use, matrix_page
 from formulon.core.site.render import Preview, render
-from formulon.core.site.site import Site
+from formulon.core.site.site import Asset, Card, Rendition, Site
 from formulon.core.site.social import social_path, social_picture
+from formulon.core.site.values import Focus
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.parts import VARIANTS
 from formulon.core.system.resolve import resolve
@@ -107,3 +108,32 @@ def test_a_picture_for_links_is_drawn_once_for_what_it_shows(site: Site) -> None
     other = resolve(site.identity, site.choices.model_copy(update={"wires": {"deep": "heather"}}))
     assert social_path(site, other, page) != path
     assert path.encode() in render(site, system)["index.html"]
+
+
+def test_a_picture_of_ones_own_is_cut_around_its_point(site: Site) -> None:
+    """A photograph of three bands: what stays in sight is what `object-position` keeps (CSS Images 3, 5.5)."""
+    wide = Image.new("RGB", (3000, 630), "#c00000")
+    wide.paste("#00a000", (1000, 0, 2000, 630))
+    wide.paste("#0000c0", (2000, 0, 3000, 630))
+    file = io.BytesIO()
+    wide.save(file, "WEBP", lossless=True)
+    photo = Asset(id="bands", name="Bands", width=3000, height=630, renditions=[Rendition(width=3000, sha256="b" * 64)])
+    paths = set()
+    for x, left, right in ((0.0, (192, 0, 0), (0, 160, 0)), (0.5, (192, 0, 0), (0, 0, 192)), (1.0, (0, 160, 0), (0, 0, 192))):
+        page = site.pages[0].model_copy(update={"card": Card(source="asset:bands", focus=Focus(x=x, y=0.3))})
+        made = site.model_copy(update={"assets": [*site.assets, photo], "pages": [page, *site.pages[1:]]})
+        path = social_path(made, made.system(), page)
+        assert path.endswith(".jpg")
+        paths.add(path)
+        picture = Image.open(io.BytesIO(social_picture(made, made.system(), page, lambda _: file.getvalue())))
+        assert (picture.size, picture.format) == ((1200, 630), "JPEG")
+        for at, color in ((20, left), (1180, right)):
+            seen = picture.getpixel((at, 300))
+            assert isinstance(seen, tuple) and all(abs(a - b) < 12 for a, b in zip(seen, color, strict=True)), (x, at, seen)
+        bare = Image.open(io.BytesIO(social_picture(made, made.system(), page)))
+        assert bare.format == "JPEG", "without the bytes it is what it would show, in the form that its path says"
+    assert len(paths) == 3
+    gone = site.pages[0].model_copy(update={"card": Card(source="asset:gone")})
+    assert social_path(site, site.system(), gone).endswith(".png"), "one that is gone is drawn as any other"
+    drawn = site.pages[0].model_copy(update={"card": Card(source=f"asset:{site.assets[0].id}")})
+    assert Image.open(io.BytesIO(social_picture(site, site.system(), drawn))).size == (1200, 630)

@@ -1683,6 +1683,15 @@ export interface components {
              */
             raised: boolean;
         };
+        /**
+         * Card
+         * @description A picture of the brand's own that links to a page show, and the point of it that stays in sight.
+         */
+        Card: {
+            /** Source */
+            source: string;
+            focus?: components["schemas"]["Focus"];
+        };
         /** @enum {string} */
         CardsEnum: "plain" | "lined" | "lifted" | "solid";
         /** @enum {string} */
@@ -3892,6 +3901,11 @@ export interface components {
              * @default true
              */
             searched: boolean;
+            /**
+             * @description What links to it show, instead of its title on the deep ground.
+             * @default null
+             */
+            card: components["schemas"]["Card"] | null;
             /** Sections */
             sections?: components["schemas"]["Section"][];
         };

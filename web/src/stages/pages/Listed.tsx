@@ -1,8 +1,9 @@
-import { useMemo } from 'react';
-import type { Page } from '../../api/client';
+import { useMemo, useState } from 'react';
+import type { Focus, Page } from '../../api/client';
 import { useListing } from '../../api/pages';
 import { stampOf } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
+import { FocusPoint } from './FocusPoint';
 
 /** Room in px of a title and a description in a search result, on a wide screen, and the type that they are set in (common practice,
  *  from memory). Liberation Sans, which Linux has, is as wide as Arial. */
@@ -28,12 +29,19 @@ export function cut(text: string, kind: Kind, width: (text: string, kind: Kind) 
   return `${words.join(' ')} …`;
 }
 
-export type ListedProps = { page: Page; put: (key: 'title' | 'description', value: string) => void; disabled: boolean };
+export type ListedProps = {
+  page: Page;
+  put: (key: 'title' | 'description', value: string) => void;
+  putCard: (card: Page['card'], label: string) => void;
+  disabled: boolean;
+};
 
 /** A page as search results and cards show it, with what is proposed for them out of its words. */
-export function Listed({ page, put, disabled }: ListedProps) {
+export function Listed({ page, put, putCard, disabled }: ListedProps) {
   const { brand } = useShown('brand');
   const found = useListing(brand.id, page.id, stampOf(brand)).data;
+  const [dragged, setDragged] = useState<Focus | null>(null);
+  const own = brand.pictures.find((one) => page.card?.source === `asset:${one.id}`);
   const title = page.title || page.name;
   const description = page.description ?? '';
   const wide = useMemo(
@@ -78,6 +86,41 @@ export function Listed({ page, put, disabled }: ListedProps) {
           <b>{title}</b>
           <span className="soft">{host?.host ?? 'where the site will stand'}</span>
         </div>
+        {brand.pictures.length > 0 && (
+          <select
+            aria-label="Picture of the card"
+            disabled={disabled}
+            value={page.card ? (own?.id ?? 'gone') : ''}
+            onChange={(event) => {
+              const id = event.target.value;
+              putCard(
+                id ? { source: `asset:${id}` } : null,
+                id ? 'The card shows a picture' : 'The card shows the title',
+              );
+            }}
+          >
+            <option value="">the title on the deep ground</option>
+            {page.card && !own && <option value="gone">a picture that is gone</option>}
+            {brand.pictures.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name || one.id}
+              </option>
+            ))}
+          </select>
+        )}
+        {own && page.card && (
+          <FocusPoint
+            picture={own.address}
+            focus={dragged ?? page.card.focus ?? { x: 0.5, y: 0.5 }}
+            disabled={disabled}
+            onDrag={setDragged}
+            onDone={() => {
+              if (dragged && page.card)
+                putCard({ source: page.card.source, focus: dragged }, 'What the card keeps in sight');
+              setDragged(null);
+            }}
+          />
+        )}
       </figure>
       {proposals.length > 0 && !disabled && (
         <div className="listed-proposed">

@@ -44,6 +44,11 @@ export function PageWords({ page, change, disabled }: PageWordsProps) {
       <Listed
         page={page}
         disabled={disabled}
+        putCard={(card, label) =>
+          void change(label, [
+            { document: pageDocument(page.id), patch: [{ op: 'add', path: '/card', value: card ?? null }] },
+          ])
+        }
         put={(key, value) => put(key, key === 'title' ? 'Title taken' : 'Description taken')(value)}
       />
     </>
