@@ -22,10 +22,13 @@ from waitress.parser import HTTPRequestParser
 from waitress.server import TcpWSGIServer
 from waitress.task import ThreadedTaskDispatcher
 
+from formulon.config import phones
+
 SMALL = 5_000_000  # bytes; what any address takes
 LARGE = 230_000_000  # and those to which files are uploaded; services/sources.py has 200 MB for one intake
-UPLOADS = ("/sources", "/fonts", "/marks", "/colors/picture", "/pictures")
+UPLOADS = ("/sources", "/fonts", "/marks", "/colors/picture", "/pictures", "/files-to-hand-out")
 _REPLACED_AFTER = 1.0  # seconds
+_PORTS = 20  # that are tried for the preview on phones
 
 
 class Parser(HTTPRequestParser):  # type: ignore[misc]
@@ -58,9 +61,12 @@ class Server(TcpWSGIServer):  # type: ignore[misc]
     channel_class = Channel
 
 
-def work(fd: int, threads: int, proxy: str) -> None:
-    """One process: serves the socket until it is told to end."""
+def work(fd: int, threads: int, proxy: str, for_phones: bool) -> None:
+    """One process: serves the socket until it is told to end; with `for_phones` the preview in the local network and nothing else."""
     from formulon.config.wsgi import application
+
+    if for_phones:
+        from formulon.studio.phones import application  # type: ignore[assignment]  # when Django is set up
 
     trusted = {"trusted_proxy": proxy, "trusted_proxy_headers": {"x-forwarded-for", "x-forwarded-proto", "x-forwarded-host"}}
     settings = Adjustments(
@@ -94,18 +100,14 @@ class Processes:
     def __init__(self, bound: socket.socket, count: int, threads: int, proxy: str) -> None:
         self.bound, self.threads, self.proxy, self.ending = bound, threads, proxy, False
         self.running = [self.start() for _ in range(count)]
+        self.phones = Phones(bound.getsockname()[1] + 1, self)
 
-    def start(self) -> "subprocess.Popen[bytes]":
-        command = [
-            sys.executable,
-            "-m",
-            "formulon.config.serve",
-            "--fd",
-            str(self.bound.fileno()),
-            "--threads",
-            str(self.threads),
-        ]
-        return subprocess.Popen([*command, "--proxy", self.proxy], pass_fds=[self.bound.fileno()])
+    def start(self, bound: socket.socket | None = None) -> "subprocess.Popen[bytes]":
+        """A process on the socket of the studio, or on another one that the preview for phones has."""
+        fd = (bound or self.bound).fileno()
+        command = [sys.executable, "-m", "formulon.config.serve", "--fd", str(fd), "--threads", str(self.threads)]
+        told = ["--phones"] if bound else ["--proxy", self.proxy]
+        return subprocess.Popen([*command, *told], pass_fds=[fd])
 
     def end(self, *_: int | FrameType | None) -> None:
         self.ending = True
@@ -119,13 +121,63 @@ class Processes:
                     print(f"A process of the server ended ({process.returncode}); another takes its place.", flush=True)
                     time.sleep(_REPLACED_AFTER)
                     self.running[index] = self.start()
+            self.phones.look()
+        self.phones.close()
         for process in self.running:
             process.terminate()
         for process in self.running:
-            try:
-                process.wait(15)
-            except subprocess.TimeoutExpired:
-                process.kill()
+            _waited(process)
+
+
+class Phones:
+    """The preview in the local network: a socket of its own and a process on it, for as long as it is wanted."""
+
+    def __init__(self, port: int, processes: Processes) -> None:
+        self.port, self.processes = port, processes
+        self.bound: socket.socket | None = None
+        self.running: subprocess.Popen[bytes] | None = None
+        phones.opened(0)
+
+    def look(self) -> None:
+        """Opens it, keeps it, or closes it, as is wanted."""
+        if not phones.wanted():
+            self.close()
+        elif self.bound is None:
+            self.bound = _free_socket(self.port)
+            if self.bound:
+                self.running = self.processes.start(self.bound)
+                phones.opened(self.bound.getsockname()[1])
+        elif self.running and self.running.poll() is not None:
+            self.running = self.processes.start(self.bound)
+
+    def close(self) -> None:
+        if self.bound is None:
+            return
+        phones.opened(0)
+        if self.running:
+            self.running.terminate()
+            _waited(self.running)
+        self.bound.close()
+        self.bound = self.running = None
+
+
+def _free_socket(first: int) -> socket.socket | None:
+    """A socket that the local network reaches, at the first of some ports that is free."""
+    for port in range(first, first + _PORTS):
+        try:
+            made = socket.create_server(("0.0.0.0", port), backlog=64)
+        except OSError:
+            continue
+        made.set_inheritable(True)
+        return made
+    return None
+
+
+def _waited(process: "subprocess.Popen[bytes]") -> None:
+    try:
+        process.wait(15)
+    except subprocess.TimeoutExpired:
+        process.kill()
 
 
 def main() -> int:
@@ -138,9 +190,10 @@ def main() -> int:
         "--proxy", default=os.environ.get("FORMULON_PROXY", ""), help="The proxy whose forwarding headers hold."
     )
     parser.add_argument("--fd", type=int, default=-1, help=argparse.SUPPRESS)
+    parser.add_argument("--phones", action="store_true", help=argparse.SUPPRESS)
     options = parser.parse_args()
     if options.fd >= 0:
-        work(options.fd, options.threads, options.proxy)
+        work(options.fd, options.threads, options.proxy, options.phones)
         return 0
     bound = socket.create_server((options.host, options.port), backlog=512, reuse_port=False)
     bound.set_inheritable(True)

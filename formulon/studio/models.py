@@ -89,6 +89,18 @@ class Picture(models.Model):
         return f"{self.brand}: {self.key}"
 
 
+class PhonePreview(models.Model):
+    """That a brand's site can be looked at in the local network, under a token and until a time."""
+
+    brand = models.OneToOneField(Brand, on_delete=models.CASCADE, related_name="phone_preview")
+    token = models.CharField(max_length=40, unique=True)
+    until = models.DateTimeField()
+    author = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL)
+
+    def __str__(self) -> str:
+        return f"{self.brand} until {self.until:%H:%M}"
+
+
 class Entry(models.Model):
     """One step of the history, which is only ever appended to: a change, or one that takes a change back or makes it again.
     `edits` lists document, revision before, patch and its inverse."""

@@ -103,3 +103,41 @@ def test_a_process_that_dies_is_replaced(port: int) -> None:
 
 def parent(process: int) -> int:
     return int(Path(f"/proc/{process}/stat").read_text().rsplit(")", 1)[1].split()[1])
+
+
+def test_the_preview_for_phones_has_a_socket_for_as_long_as_it_is_wanted(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    from formulon.config import phones
+
+    monkeypatch.setattr(phones, "FOLDER", tmp_path)
+    number = machine.free_port()
+    command = [sys.executable, "-m", "formulon.config.serve", "--port", str(number), "--processes", "1", "--threads", "1"]
+    process = subprocess.Popen(command, cwd=ROOT, env={**os.environ, "FORMULON_PHONES_FOLDER": str(tmp_path)})
+    try:
+        wait(number)
+        assert phones.open_port(0) == 0
+        phones.want(time.time() + 60)
+        opened = phones.open_port(10)
+        assert opened > number
+        for _ in range(100):
+            try:
+                with socket.create_connection(("127.0.0.1", opened), 1):
+                    break
+            except OSError:
+                time.sleep(0.1)
+        # The studio is not to be had there, whatever name it is asked by.
+        with closing(http.client.HTTPConnection("127.0.0.1", opened, timeout=20)) as connection:
+            connection.request("GET", "/", headers={"Host": "localhost"})
+            with closing(connection.getresponse()) as answer:
+                assert answer.status == 404 and b"lasts for an hour" in answer.read()
+        phones.want(0)
+        for _ in range(100):
+            if not phones.open_port(0):
+                break
+            time.sleep(0.1)
+        time.sleep(0.5)
+        with pytest.raises(OSError):
+            socket.create_connection(("127.0.0.1", opened), 1)
+        assert ask(number)[0] == 200
+    finally:
+        process.terminate()
+        assert process.wait(20) == 0

@@ -13,6 +13,7 @@ from formulon.core.system.documents.identity import Identity
 from formulon.core.system.facets.near_duplicates import NearDuplicates
 from formulon.core.system.facets.proportions import Proportions
 from formulon.core.system.system import Conflict, Pair, Scheme, Token
+from formulon.studio.services.phones import Opened
 
 
 class Shape(BaseModel):
@@ -326,6 +327,12 @@ class ReadColors(Shape):
 class MarkUploaded(Shape):
     workbench: Changed
     notes: list[str]
+
+
+class PhonePreviewState(Shape):
+    """Where a brand's site can be looked at in the local network; nothing where it cannot."""
+
+    opened: Opened | None
 
 
 class FileAdded(Shape):

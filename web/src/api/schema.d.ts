@@ -708,6 +708,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/phone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Whether the preview is open, and where. */
+        get: operations["brands_phone_retrieve"];
+        put?: never;
+        /** @description Opens it for an hour, at a new address. */
+        post: operations["brands_phone_create"];
+        /** @description Closes it at once. */
+        delete: operations["brands_phone_destroy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pictures": {
         parameters: {
             query?: never;
@@ -3730,6 +3749,18 @@ export interface components {
             /** Hex */
             hex: string;
         };
+        /**
+         * Opened
+         * @description A preview that is open: its address, the same as a QR code (ISO/IEC 18004) in a `data:` address, and the seconds that it lasts.
+         */
+        Opened: {
+            /** Address */
+            address: string;
+            /** Code */
+            code: string;
+            /** Seconds */
+            seconds: number;
+        };
         /** @enum {string} */
         OrderEnum: "usual" | "offers" | "proof" | "people";
         /** OrganisationCard */
@@ -4126,6 +4157,13 @@ export interface components {
         };
         /** @enum {string} */
         PhoneEnum: "edge" | "inset";
+        /**
+         * PhonePreviewState
+         * @description Where a brand's site can be looked at in the local network; nothing where it cannot.
+         */
+        PhonePreviewState: {
+            opened: components["schemas"]["Opened"] | null;
+        };
         /** PickRequest */
         PickRequestRequest: {
             /** Value */
@@ -6987,6 +7025,76 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Problem"];
                 };
+            };
+        };
+    };
+    brands_phone_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhonePreviewState"];
+                };
+            };
+        };
+    };
+    brands_phone_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhonePreviewState"];
+                };
+            };
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_phone_destroy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

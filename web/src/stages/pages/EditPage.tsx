@@ -6,6 +6,7 @@ import { useActions, useShown } from '../../bench/useBench';
 import { FRAME } from '../../bench/documents';
 import { counted } from '../../parts/counted';
 import { AddingPictures } from './AddingPictures';
+import { OnPhone } from './OnPhone';
 import { ShapeLayer } from './ShapeLayer';
 import { TypedLines, type Typed } from './TypedLines';
 import { picturesIn, usePictures } from './usePictures';
@@ -215,6 +216,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
       scroller.scrollTo({ top: Math.max(0, top - 20) });
   }, [selected, frame, shown, width]);
 
+  const [onPhone, setOnPhone] = useState(false);
   return (
     <div className="edit-page">
       <div className="edit-widths" role="group" aria-label="Width of the page">
@@ -240,6 +242,10 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
         >
           Shape the section
         </button>
+        <button type="button" className="width-toggle" aria-haspopup="dialog" onClick={() => setOnPhone(true)}>
+          On a phone…
+        </button>
+        {onPhone && <OnPhone close={() => setOnPhone(false)} />}
         {adding ? <AddingPictures adding={adding} stop={stop} close={close} /> : <TypedLines typed={typed} />}
       </div>
       <div

@@ -57,7 +57,7 @@ describe('how a page is listed', () => {
     expect(putCard).toHaveBeenLastCalledWith({ source: 'asset:korb' }, 'The card shows a picture');
     cleanup();
     listed({ ...page, card: { source: 'asset:korb', focus: { x: 0.5, y: 0.5 } } });
-    screen.getByRole('button', { name: /^Point that stays in sight/ }).focus();
+    (await screen.findByRole('button', { name: /^Point that stays in sight/ })).focus();
     await userEvent.keyboard('{ArrowRight}');
     await waitFor(() =>
       expect(putCard).toHaveBeenLastCalledWith(
