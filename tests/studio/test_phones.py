@@ -35,7 +35,9 @@ def asked(path: str, method: str = "GET") -> tuple[str, dict[str, str], bytes]:
     return said[0][0], dict(said[0][1]), body
 
 
-def test_it_opens_for_an_hour_shows_what_is_there_now_and_closes(brand: Brand, anna: Api, monkeypatch: pytest.MonkeyPatch) -> None:
+def test_it_opens_for_an_hour_shows_what_is_there_now_and_closes(
+    brand: Brand, anna: Api, monkeypatch: pytest.MonkeyPatch
+) -> None:
     monkeypatch.setattr("formulon.studio.phones.close_old_connections", lambda: None)
     at = f"brands/{brand.pk}/phone"
     assert anna.get(at).json() == {"opened": None}
@@ -64,7 +66,9 @@ def test_it_opens_for_an_hour_shows_what_is_there_now_and_closes(brand: Brand, a
     assert asked(f"/{token}/")[0] == "404 Not Found" and meeting.wanted() == 0
 
 
-def test_a_token_ends_with_its_hour_and_a_new_one_takes_its_place(brand: Brand, anna: Api, monkeypatch: pytest.MonkeyPatch) -> None:
+def test_a_token_ends_with_its_hour_and_a_new_one_takes_its_place(
+    brand: Brand, anna: Api, monkeypatch: pytest.MonkeyPatch
+) -> None:
     monkeypatch.setattr("formulon.studio.phones.close_old_connections", lambda: None)
     meeting.opened(8123)
     first = anna.post(f"brands/{brand.pk}/phone").json()["opened"]["address"]
@@ -93,7 +97,9 @@ def test_the_code_is_a_picture_whose_modules_have_room_around(brand: Brand, anna
     assert [dark(4, side - 5 - x) for x in range(8)] == [True] * 7 + [False]
 
 
-def test_where_nothing_can_open_it_that_is_said(brand: Brand, anna: Api, reviewer: Api, monkeypatch: pytest.MonkeyPatch) -> None:
+def test_where_nothing_can_open_it_that_is_said(
+    brand: Brand, anna: Api, reviewer: Api, monkeypatch: pytest.MonkeyPatch
+) -> None:
     refused = anna.post(f"brands/{brand.pk}/phone")
     assert refused.status_code == 400 and "not started by ./start" in refused.json()["title"]
     assert not PhonePreview.objects.exists() and meeting.wanted() == 0

@@ -105,7 +105,9 @@ def parent(process: int) -> int:
     return int(Path(f"/proc/{process}/stat").read_text().rsplit(")", 1)[1].split()[1])
 
 
-def test_the_preview_for_phones_has_a_socket_for_as_long_as_it_is_wanted(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+def test_the_preview_for_phones_has_a_socket_for_as_long_as_it_is_wanted(
+    tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
     from formulon.config import phones
 
     monkeypatch.setattr(phones, "FOLDER", tmp_path)

@@ -52,6 +52,12 @@ class Readers:
         made: dict[str, Any] = json.loads(self._ask({"name": name, "mode": "font", "size": len(data)}, data))
         return made
 
+    def page(self, name: str, data: bytes, beside: dict[str, str]) -> dict[str, Any]:
+        """A page of an old site by itself: see core/identity/readers/old_page.py; {"html"} or {"error"}."""
+        head = {"name": name, "mode": "page", "beside": beside, "size": len(data)}
+        made: dict[str, Any] = json.loads(self._ask(head, data))
+        return made
+
     def close(self) -> None:
         """Ends the processes."""
         with self.lock:

@@ -22,8 +22,9 @@ from typing import BinaryIO
 
 from formulon.core.errors import FormulonError
 from formulon.core.identity import fonts
+from formulon.core.identity.readers.old_page import alone
 from formulon.core.identity.readers.raster import renditions
-from formulon.core.identity.reading import read_file
+from formulon.core.identity.reading import decode, read_file
 from formulon.core.identity.sightings import Reading
 from formulon.core.identity.svg import rebuild
 
@@ -32,11 +33,13 @@ SECONDS = 20
 
 
 def answer(head: dict[str, object], data: bytes) -> bytes:
-    """The answer to a request: a Reading, the rebuilt mark of an SVG file, the sizes of a photograph, a font made ready, or an error."""
+    """The answer to a request: a Reading, the rebuilt mark of an SVG file, the sizes of a photograph, a font made ready, a page by itself,
+    or an error."""
     name = str(head["name"])
-    if head.get("mode") in ("picture", "font"):
+    made_of = {"picture": _sizes, "font": _font, "page": _page}.get(str(head.get("mode")))
+    if made_of:
         try:
-            return json.dumps(_sizes(name, data, head) if head["mode"] == "picture" else _font(name, data)).encode()
+            return json.dumps(made_of(name, data, head)).encode()
         except FormulonError as error:
             return json.dumps({"error": str(error)}).encode()
     if head.get("mode") != "mark":
@@ -53,7 +56,12 @@ def _sizes(name: str, data: bytes, head: dict[str, object]) -> dict[str, object]
     return renditions(name, data, str(head.get("form", "webp")))
 
 
-def _font(name: str, data: bytes) -> dict[str, object]:
+def _page(name: str, data: bytes, head: dict[str, object]) -> dict[str, object]:
+    beside = head.get("beside")
+    return {"html": alone(name, decode(data) or "", beside if isinstance(beside, dict) else {})}
+
+
+def _font(name: str, data: bytes, _: dict[str, object]) -> dict[str, object]:
     made = fonts.prepare(name, data)
     return made | {"woff2": base64.b64encode(made["woff2"]).decode()}
 
@@ -142,6 +150,7 @@ def warm() -> None:
     samples["a.docx"] = document.getvalue()
     for name, data in samples.items():
         read_file(name, data)
+    alone("a.html", '<html><link rel="stylesheet" href="a.css"><p style="color:red">Words</p></html>', {"a.css": "p{margin:0}"})
     with suppress(ColorError):
         profile_name()
         cmyk_to_rgb(10, 20, 30, 40)

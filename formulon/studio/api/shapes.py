@@ -335,6 +335,23 @@ class PhonePreviewState(Shape):
     opened: Opened | None
 
 
+class OldPageCard(Shape):
+    """A page of the site that a brand has had, by its path among the files."""
+
+    id: int
+    name: str
+
+
+class OldPages(Shape):
+    pages: list[OldPageCard]
+
+
+class OldPage(Shape):
+    """Such a page as one document that runs nothing and asks for nothing."""
+
+    html: str
+
+
 class FileAdded(Shape):
     """The id of a file that links can lead to."""
 

@@ -79,3 +79,27 @@ export function useStated(brandId: string, stamp: string) {
     placeholderData: (previous) => previous,
   });
 }
+
+/** The pages among the brand's files: those of the site that it has had. */
+export function useOldPages(brandId: string) {
+  return useQuery({
+    queryKey: ['old pages', brandId],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/old-pages', { params: { path: { brand_id: brandId } } })),
+    staleTime: 5_000,
+  });
+}
+
+/** One of them by itself. */
+export function useOldPage(brandId: string, id: number) {
+  return useQuery({
+    queryKey: ['old page', brandId, id],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/old-pages/{file_id}', {
+          params: { path: { brand_id: brandId, file_id: id } },
+        }),
+      ),
+    enabled: id > 0,
+    retry: false,
+  });
+}

@@ -555,6 +555,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/old-pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The pages among the brand's files. */
+        get: operations["old_pages_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/old-pages/{file_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description One of them by itself, without scripts and without anything that would be fetched. */
+        get: operations["old_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pages/{page_id}/listing": {
         parameters: {
             query?: never;
@@ -3744,6 +3778,29 @@ export interface components {
             /** Said On */
             said_on: string;
         };
+        /**
+         * OldPage
+         * @description Such a page as one document that runs nothing and asks for nothing.
+         */
+        OldPage: {
+            /** Html */
+            html: string;
+        };
+        /**
+         * OldPageCard
+         * @description A page of the site that a brand has had, by its path among the files.
+         */
+        OldPageCard: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+        };
+        /** OldPages */
+        OldPages: {
+            /** Pages */
+            pages: components["schemas"]["OldPageCard"][];
+        };
         /** OneColor */
         OneColor: {
             /** Hex */
@@ -6728,6 +6785,65 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    old_pages_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OldPages"];
+                };
+            };
+        };
+    };
+    old_page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                file_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OldPage"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

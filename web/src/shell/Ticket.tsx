@@ -29,7 +29,6 @@ export function Ticket({ stage }: TicketProps) {
   const symbol = identity.marks?.find((mark) => mark.kind === 'symbol') ?? identity.marks?.[0];
   const conflicts = system.conflicts.filter((conflict) => !conflict.cause).length;
   const stops = system.counts['stop'] ?? 0;
-  const sections = brand.pages.reduce((sum, page) => sum + (page.body.sections?.length ?? 0), 0);
   const live = brand.releases.find((release) => release.live);
   const colors = identity.colors?.length ?? 0;
   const facts = [identity.strapline, identity.does, identity.audience, identity.place].filter(Boolean).length;
@@ -50,7 +49,7 @@ export function Ticket({ stage }: TicketProps) {
     {
       id: 'pages',
       name: 'Pages',
-      state: `${counted(brand.pages.length, 'page')}, ${counted(sections, 'section')}`,
+      state: counted(brand.pages.length, 'page'),
       bad: false,
     },
     {

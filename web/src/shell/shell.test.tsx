@@ -37,7 +37,7 @@ describe('the head of the workbench', () => {
     expect(told()).toEqual([
       '1Identity1 colour, 1 fact',
       '2System1 conflict',
-      '3Pages2 pages, 2 sections',
+      '3Pages2 pages',
       '4Preflight1 stops the release',
       '5Releaser2 live, changed since',
     ]);

@@ -1,11 +1,13 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { pointer, type Page } from '../../api/client';
+import { useOldPages } from '../../api/pages';
 import { PageFrame } from '../../sheet/PageFrame';
 import { WIDTH_NAMES, WIDTHS } from '../../sheet/frames';
 import { useActions, useShown } from '../../bench/useBench';
 import { FRAME } from '../../bench/documents';
 import { counted } from '../../parts/counted';
 import { AddingPictures } from './AddingPictures';
+import { OldPage } from './OldPage';
 import { OnPhone } from './OnPhone';
 import { ShapeLayer } from './ShapeLayer';
 import { TypedLines, type Typed } from './TypedLines';
@@ -217,8 +219,10 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
   }, [selected, frame, shown, width]);
 
   const [onPhone, setOnPhone] = useState(false);
+  const [beside, setBeside] = useState(false);
+  const had = useOldPages(useShown('brand').brand.id).data?.pages.length ?? 0;
   return (
-    <div className="edit-page">
+    <div className={`edit-page${beside && had ? ' has-old' : ''}`}>
       <div className="edit-widths" role="group" aria-label="Width of the page">
         {WIDTHS.map((one) => (
           <button
@@ -245,6 +249,11 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
         <button type="button" className="width-toggle" aria-haspopup="dialog" onClick={() => setOnPhone(true)}>
           On a phone…
         </button>
+        {had > 0 && (
+          <button type="button" className="width-toggle" aria-pressed={beside} onClick={() => setBeside(!beside)}>
+            Old site
+          </button>
+        )}
         {onPhone && <OnPhone close={() => setOnPhone(false)} />}
         {adding ? <AddingPictures adding={adding} stop={stop} close={close} /> : <TypedLines typed={typed} />}
       </div>
@@ -274,6 +283,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
           </div>
         )}
       </div>
+      {beside && had > 0 && <OldPage key={page.id} page={page} beside={box} width={width} />}
     </div>
   );
 }
