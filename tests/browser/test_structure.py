@@ -326,7 +326,7 @@ def test_a_composition_of_ones_own_is_shaped_at_three_widths_kept_and_used_again
     head.focus()
     page.keyboard.press("Shift+ArrowLeft")
     expect(head).not_to_have_attribute("aria-label", before)
-    page.get_by_role("group", name="Width of the page").get_by_role("button", name="phone").click()
+    page.get_by_role("group", name="Width of the page").get_by_role("button", name="phone", exact=True).click()
     small = page.get_by_role("button", name=re.compile("^Picture: (to the edges|within the margins)"))
     before = str(small.get_attribute("aria-label"))
     small.focus()

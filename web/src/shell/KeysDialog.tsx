@@ -53,6 +53,14 @@ const KEYS: { where: string; keys: [string, string][] }[] = [
       ['Ctrl+I, Ctrl+B', 'stresses the selected words, makes them strong'],
     ],
   },
+  {
+    where: 'In a longer text with paragraphs and lists',
+    keys: [
+      ['Enter', 'a new paragraph, or the next item of a list; in an empty one, out of the list'],
+      ['- or 1. and a space', 'begins a list in an empty paragraph'],
+      ['Ctrl+Enter', 'stores it'],
+    ],
+  },
 ];
 
 export function KeysDialog({ close }: { close: () => void }) {

@@ -106,6 +106,8 @@ class RichText(SlotType):
             made += self._words(view, text[last : found.start()])
             to = view.href(found[2])
             href = html(' href="%s"', to) if to else Markup("")
+            if view.preview is not None:  # where it leads as it is written, for whom it is edited there
+                href += html(' data-to="%s"', found[2])
             note = view.noted(found[2])
             told = html('<span class="file-note">%s</span>', note) if note else ""
             made += html("<a%s>%s%s</a>", href, self._words(view, found[1]), told)

@@ -13,7 +13,8 @@ import { ShapeLayer } from './ShapeLayer';
 import { TypedLines, type Typed } from './TypedLines';
 import { picturesIn, usePictures } from './usePictures';
 import { WidthEdge } from './WidthEdge';
-import { emphasise, read, storedText, written as writtenIn } from './marks';
+import { editInPlace } from './inPlace';
+import { read, storedText } from './marks';
 import { slotParts, slotValue, type Row } from './rows';
 
 export type EditPageProps = {
@@ -57,85 +58,41 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
     setFrame((last) => ({ document, swap: (last?.swap ?? 0) + 1 }));
   }, []);
 
-  // The frame runs no script; the studio listens from outside.
   useEffect(() => {
     const document = frame?.document;
     if (!document || !canWrite) return;
-    document.querySelectorAll<HTMLElement>('[data-slot]').forEach((element) => {
-      if (element.matches('.picture')) return;
-      element.setAttribute('contenteditable', 'plaintext-only');
-      element.setAttribute('role', 'textbox');
-      element.setAttribute('aria-label', element.dataset['slot']?.split('/').join(' ') ?? '');
-      element.setAttribute('spellcheck', 'true');
-    });
-    const before = new WeakMap<Element, { text: string; nodes: Node[] }>();
-    const restore = (element: Element) => {
-      const own = before.get(element);
-      if (own) element.replaceChildren(...own.nodes.map((node) => node.cloneNode(true)));
-    };
+    const rowOf = (section: string) => now.current.rows.find((row) => row.id === section);
+    return editInPlace(document, () => ({
+      onFocus: ({ section, slot }) => rowOf(section) && now.current.choose(section, slot),
+      onType: ({ section, slot }, written) => {
+        const row = rowOf(section);
+        if (!row) return;
+        const text = storedText(written, String(slotValue(row.section, slot) ?? ''));
+        setTyped({ page: page.id, section, slot, text });
+      },
+      onLeave: () => setTyped(null),
+      onStore: ({ section, slot }, written) => {
+        const row = rowOf(section);
+        if (!row) return Promise.resolve(false);
+        const stored = String(slotValue(row.section, slot) ?? '');
+        const value = storedText(written, stored);
+        if (value === stored) return Promise.resolve(true);
+        const path = pointer(...row.base, 'content', ...slotParts(slot));
+        const label = `“${read(value).slice(0, 40)}” written`;
+        return now.current.change(label, [{ document: row.document, patch: [{ op: 'replace', path, value }] }]);
+      },
+      onEmptied: () =>
+        now.current.report(new Error('A button needs a label. Take the button out in the list on the left instead.')),
+      onPress: (section) => rowOf(section) && now.current.choose(section),
+    }));
+  }, [frame, canWrite, page.id]);
+
+  useEffect(() => {
+    const document = frame?.document;
+    if (!document || !canWrite) return;
     const find = (element: Element) => {
       const id = element.closest('[data-section]')?.getAttribute('data-section');
       return now.current.rows.find((row) => row.id === id);
-    };
-    const focus = (event: FocusEvent) => {
-      const element = event.target as HTMLElement;
-      if (!element.dataset?.['slot']) return;
-      const nodes = Array.from(element.childNodes, (node) => node.cloneNode(true));
-      before.set(element, { text: writtenIn(element).trim(), nodes });
-      const row = find(element);
-      if (row) now.current.choose(row.id, element.dataset['slot']);
-      type(event);
-    };
-    const type = (event: Event) => {
-      const element = event.target as HTMLElement;
-      const [slot, row] = [element.dataset?.['slot'], find(element)];
-      if (!slot || !row || slot.endsWith('/label')) return;
-      const text = storedText(writtenIn(element).trim(), String(slotValue(row.section, slot) ?? ''));
-      setTyped({ page: page.id, section: row.id, slot, text });
-    };
-    const blur = (event: FocusEvent) => {
-      setTyped(null);
-      const element = event.target as HTMLElement;
-      const slot = element.dataset?.['slot'];
-      const row = find(element);
-      if (!slot || !row) return;
-      const stored = String(slotValue(row.section, slot) ?? '');
-      const written = writtenIn(element).trim();
-      if (written === (before.get(element)?.text ?? '')) return;
-      if (!written && slot.endsWith('/label')) {
-        restore(element);
-        now.current.report(new Error('A button needs a label. Take the button out in the list on the left instead.'));
-        return;
-      }
-      const value = storedText(written, stored);
-      if (value === stored) return;
-      const path = pointer(...row.base, 'content', ...slotParts(slot));
-      const label = `“${read(value).slice(0, 40)}” written`;
-      void now.current
-        .change(label, [{ document: row.document, patch: [{ op: 'replace', path, value }] }])
-        .then((done) => {
-          if (!done) restore(element);
-        });
-    };
-    const key = (event: KeyboardEvent) => {
-      const element = event.target as HTMLElement;
-      if (!element.dataset?.['slot']) return;
-      const way = event.ctrlKey || event.metaKey ? { i: 'em' as const, b: 'strong' as const }[event.key] : undefined;
-      if (way) {
-        event.preventDefault();
-        // A label is set as its button is.
-        if (!element.dataset['slot'].endsWith('/label')) emphasise(element, way);
-      } else if (event.key === 'Escape') {
-        restore(element);
-        element.blur();
-      } else if (event.key === 'Enter' && !(event.shiftKey && element.matches('.t-body, .t-intro'))) {
-        event.preventDefault();
-        element.blur();
-      }
-    };
-    const click = (event: MouseEvent) => {
-      const row = event.target instanceof Object ? find(event.target as Element) : undefined;
-      if (row) now.current.choose(row.id);
     };
     // Pictures are dropped on the place where they are to stand, or anywhere to have them at hand.
     const pictureAt = (event: DragEvent) =>
@@ -183,20 +140,10 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
     document.addEventListener('dragover', over);
     document.addEventListener('dragleave', left);
     document.addEventListener('drop', drop);
-    document.addEventListener('focusin', focus);
-    document.addEventListener('focusout', blur);
-    document.addEventListener('input', type);
-    document.addEventListener('keydown', key);
-    document.addEventListener('click', click);
     return () => {
       document.removeEventListener('dragover', over);
       document.removeEventListener('dragleave', left);
       document.removeEventListener('drop', drop);
-      document.removeEventListener('focusin', focus);
-      document.removeEventListener('focusout', blur);
-      document.removeEventListener('input', type);
-      document.removeEventListener('keydown', key);
-      document.removeEventListener('click', click);
     };
   }, [frame, canWrite, page.id]);
 
