@@ -141,7 +141,8 @@ class SectionHead:
     """A section: its kind, its layout and its ground; `frame` where it stands on every page.
 
     `items` are those of its collection and `rows` the rows that they take on a desktop. `foot` is how far down a phone's first
-    screen its words reach, in px with the header, where it is a page's first and that can be told; else 0.
+    screen its words reach, in px with the header, where it is a page's first and that can be told; else 0. `moved` has the classes of
+    widths at which it stands elsewhere than it is written.
     """
 
     place: PagePlace
@@ -152,6 +153,7 @@ class SectionHead:
     items: int = 0
     rows: int = 0
     foot: float = 0.0
+    moved: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

@@ -33,6 +33,7 @@ from formulon.core.site.header import footer_ways, has_ways, leaves, more, name_
 from formulon.core.site.kind import Slot
 from formulon.core.site.languages import switch_names
 from formulon.core.site.layout import HEADINGS, class_of
+from formulon.core.site.orders import movers, ordered
 from formulon.core.site.pictures import TOKENS
 from formulon.core.site.render import WIDTHS, names_beside
 from formulon.core.site.setting import set_in, step_of, tag_of
@@ -214,11 +215,12 @@ class Prediction:
         place = PagePlace(page.id, section.id, "")
         layout = section.declared
         held = section.content.get(layout.collection[0]) if layout.collection else ()
-        first = next((one.id for one in page.sections if "phone" not in one.hidden_on), "")
+        first = next((one.id for one in ordered(page, "phone") if "phone" not in one.hidden_on), "")
         foot = self.foot(section) if section.id == first else 0.0
         yield SectionHead(
-            place, section.kind, section.layout, section.ground, section.kind in FRAME, len(held or ()), rows_of(section), foot
-        )
+            place, section.kind, section.layout, section.ground, section.kind in FRAME, len(held or ()), rows_of(section), foot,
+            tuple(movers(page).get(section.id, ())),
+        )  # fmt: skip
         standing, cards = list[TextRun](), on_card(section, self.site.choices)
         for path, (slot, value) in slot_values(section).items():
             own = general(path)

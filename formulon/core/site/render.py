@@ -23,6 +23,7 @@ from formulon.core.site.kind import Slot
 from formulon.core.site.languages import LanguageLink, greeting, language_links
 from formulon.core.site.layout import Region
 from formulon.core.site.markup import breakable, emphasised, html, with_gaps
+from formulon.core.site.orders import order_css, places
 from formulon.core.site.phrases import phrases, right_to_left
 from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import header_strip, section_html
@@ -70,7 +71,7 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     if thanks.is_wanted(site) and thanks.FILE not in files:  # a page of that name thanks in its own words
         files[thanks.FILE] = render_page(site, system, thanks.thanks_page(site)).encode()
     own = own_css(section for page in site.drawn for section in page.sections)
-    css = style_css(site, system) + placed_css(site) + fitted_css(site, system) + page_feet(site) + own
+    css = style_css(site, system) + order_css(site.drawn) + placed_css(site) + fitted_css(site, system) + page_feet(site) + own
     files["tokens.css"] = minified(fonts.face_rules(site, system) + tokens_css(system, used_in(css))).encode()
     files["site.css"] = minified(css).encode()
     files |= fonts.files(site) | structured.files(site)
@@ -163,7 +164,7 @@ class View:
 
     def __init__(self, site: Site, system: System, page: Page, preview: Preview | None) -> None:
         self.site, self.system, self.page, self.preview = site, system, page, preview
-        self.motifs = motif.places(site, page)
+        self.motifs, self.places = motif.places(site, page), places(page) if page.order_on else {}
         self.language = site.identity.language
         self.pictured = False  # whether a photograph stands on the page already
         self.say = phrases(self.language).say
@@ -186,6 +187,10 @@ class View:
         also = " has-motif" if section.id in self.motifs else ""
         led = not self.preview and (self.page.id, section.id) in self.site.targets
         off = html(' data-off="%s"', " ".join(section.hidden_on)) if section.hidden_on else Markup("")
+        on = self.places.get(section.id, {})
+        off += Markup("").join(html(' data-on-%s="%s"', width, place) for width, place in on.items())
+        if self.preview and on:
+            off += html(' style="%s"', ";".join(f"--on-{width}:{place}" for width, place in on.items()))
         target = html(' id="%s"', anchor(section.id)) if led else Markup("")
         return html(
             '<%s%s class="%s %s--%s%s" data-ground="%s"%s%s>',

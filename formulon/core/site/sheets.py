@@ -27,7 +27,7 @@ _FOLDER = Path(__file__).parent
 # The parts of the style sheet, in their order. A site carries those that it uses, a preview all of them.
 PARTS = (
     "base", "buttons", "pictures", "credits", "behind", "photographs", "drawings", "cards", "unfold", "large", "rating", "prose", "table", "own", "map", "parts", "form",
-    "motif", "gaps", "widths",
+    "motif", "gaps", "widths", "order",
 )  # fmt: skip
 _SET = ("family", "size", "line-height", "weight", "tracking", "case")  # what a class of a step sets, as tokens
 _AS = ("font-family", "font-size", "line-height", "font-weight", "letter-spacing", "text-transform")  # and as what
@@ -134,6 +134,7 @@ def parts_of(site: Site) -> tuple[str, ...]:
         "large": any(layout.collection and layout.collection[2].opens for layout in layouts),
         "motif": any(motif.places(site, page) for page in site.drawn),
         "widths": any(section.hidden_on for section in _sections(site)),
+        "order": any(page.order_on for page in site.drawn),
         "gaps": any(PLACEHOLDER.search(str(value)) for _, _, value in values),
     }
     return tuple(name for name in PARTS if there.get(name) or name in needed)

@@ -114,6 +114,9 @@ class Page(Model):
     searched: bool = Field(default=True, description="Whether search engines may list it.")
     card: Card | None = Field(default=None, description="What links to it show, instead of its title on the deep ground.")
     sections: list[Section] = Field(default_factory=list, max_length=MOST_SECTIONS)
+    order_on: dict[Width, list[str]] = Field(
+        default_factory=dict, description="Orders of sections, by id, at widths where they are not as written."
+    )
 
     @model_validator(mode="after")
     def _sections(self) -> Self:
@@ -123,6 +126,8 @@ class Page(Model):
         ids = [section.id for section in self.sections]
         if len(ids) != len(set(ids)):
             raise ValueError(f"Two sections of the page {self.name} have the same id.")
+        kept = {width: [one for one in dict.fromkeys(order) if one in ids] for width, order in self.order_on.items()}
+        self.order_on = {width: order for width, order in kept.items() if order}
         return self
 
 

@@ -20,6 +20,7 @@ from formulon.core.errors import ChangeError
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply, edited, pointer
 from formulon.core.site.documents import documents, located
+from formulon.core.site.orders import ordered
 from formulon.core.site.patches import difference
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render, render_page
@@ -80,6 +81,7 @@ def operation(draw: st.DrawFn, site: Site) -> dict[str, Any]:
             {"do": "copy", **one, "to": to.id, "after": ""}, {"do": "take_out", **one}, {"do": "park", **one, "copy": draw(st.booleans())},
             {"do": "bring_back", **one}, {"do": "hide", **one, "hidden": draw(st.booleans())},
             {"do": "widths", **one, "hidden_on": pick(draw, [[], ["phone"], ["desktop", "phone"]])},
+            {"do": "reorder", **one, "width": pick(draw, ["phone", "tablet", "desktop"]), "by": draw(st.integers(-3, 3))},
             {"do": "change_kind", **one, "kind": kind, "layout": pick(draw, ["", layout])},
             {"do": "reshape", **one, "part": draw(st.integers(0, 3)), "cols": draw(st.none() | st.just((1, 6))), "row": draw(st.none() | st.integers(1, 3))},
             {"do": "depart", **one, "ground": pick(draw, [None, "deep", "accent"]), "reason": "loud once"},
@@ -264,6 +266,34 @@ def test_what_is_not_shown_at_a_width_is_neither_drawn_nor_checked_there_and_wha
     assert parked.led(f"page:{page.id}#{section.id}") == f"page:{page.id}#{section.id}-2"
     with pytest.raises(ChangeError, match="Hide it instead"):
         do(site, {"do": "widths", **one, "hidden_on": ["phone", "tablet", "desktop"]})
+
+
+def test_sections_stand_in_another_order_at_a_width_and_are_read_as_they_are_written() -> None:
+    site = planned("bakery")
+    page, ids = site.pages[0], [one.id for one in site.pages[0].sections]
+    one = {"page": page.id, "section": ids[-1], "width": "phone"}
+    moved = do(site, {"do": "reorder", **one, "by": -2})
+    order = [one.id for one in ordered(moved.pages[0], "phone")]
+    assert order == [*ids[:-3], ids[-1], *ids[-3:-1]] and [one.id for one in ordered(moved.pages[0], "desktop")] == ids
+    html, files = render_page(moved, moved.system(), moved.drawn[0]), render(moved, moved.system())
+    assert 'class="ordered"' in html and f'data-on-phone="{len(ids)}"' in html and "data-on-desktop" not in html
+    assert b'[data-on-phone="1"]{--on-phone:1}' in files["site.css"].replace(b"; }", b"}").replace(b";}", b"}")
+    assert 'class="ordered"' not in render_page(site, site.system(), site.drawn[0])
+    assert b".ordered" not in render(site, site.system())["site.css"]
+    notes = [one for one in check_site(moved, most=0).findings if one.rule == "structure/order-by-width"]
+    assert [(one.section, one.severity) for one in notes] == [(ids[-1], "note")]
+    # A section that is added stands after what it is written after, one that is taken out is gone, and back is back.
+    added = do(moved, {"do": "duplicate", "page": page.id, "section": ids[0]})
+    assert [one.id for one in ordered(added.pages[0], "phone")][:2] == [ids[0], added.pages[0].sections[1].id]
+    gone = do(moved, {"do": "take_out", "page": page.id, "section": ids[-1]})
+    assert [one.id for one in ordered(gone.pages[0], "phone")] == ids[:-1]
+    assert do(moved, {"do": "reorder", **one, "by": 2}).pages[0].order_on == {}
+    assert do(moved, {"do": "reorder", **one, "by": 0}).pages[0].order_on == {}
+    # What the width does not show is passed over.
+    off = do(
+        site, {"do": "widths", "page": page.id, "section": ids[-2], "hidden_on": ["phone"]}, {"do": "reorder", **one, "by": -1}
+    )
+    assert [one.id for one in ordered(off.pages[0], "phone")].index(ids[-1]) == len(ids) - 3
 
 
 def test_addresses_that_pages_had_lead_on_through_renaming_reordering_and_removal() -> None:

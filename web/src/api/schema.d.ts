@@ -3996,6 +3996,13 @@ export interface components {
             card: components["schemas"]["Card"] | null;
             /** Sections */
             sections?: components["schemas"]["Section"][];
+            /**
+             * Order On
+             * @description Orders of sections, by id, at widths where they are not as written.
+             */
+            order_on?: {
+                [key: string]: string[];
+            };
         };
         /** PageDocument */
         PageDocument: {
@@ -4578,6 +4585,26 @@ export interface components {
              * @default null
              */
             address: string | null;
+        };
+        /**
+         * Reorder
+         * @description Earlier or later at a class of widths alone, by places past what is shown there; by none, that width has the order as it is written
+         *     again.
+         */
+        Reorder: {
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "reorder";
+            /** Width */
+            width: components["schemas"]["WidthClassEnum"];
+            /** By */
+            by: number;
         };
         /**
          * Request
@@ -5232,7 +5259,7 @@ export interface components {
          */
         StructureRequestRequest: {
             /** Operations */
-            operations: (components["schemas"]["Add"] | components["schemas"]["Move"] | components["schemas"]["Duplicate"] | components["schemas"]["Copy"] | components["schemas"]["TakeOut"] | components["schemas"]["Park"] | components["schemas"]["BringBack"] | components["schemas"]["Hide"] | components["schemas"]["Widths"] | components["schemas"]["ChangeKind"] | components["schemas"]["Depart"] | components["schemas"]["Reshape"] | components["schemas"]["AddPage"] | components["schemas"]["RenamePage"] | components["schemas"]["MovePage"] | components["schemas"]["DuplicatePage"] | components["schemas"]["RemovePage"])[];
+            operations: (components["schemas"]["Add"] | components["schemas"]["Move"] | components["schemas"]["Duplicate"] | components["schemas"]["Copy"] | components["schemas"]["TakeOut"] | components["schemas"]["Park"] | components["schemas"]["BringBack"] | components["schemas"]["Hide"] | components["schemas"]["Widths"] | components["schemas"]["Reorder"] | components["schemas"]["ChangeKind"] | components["schemas"]["Depart"] | components["schemas"]["Reshape"] | components["schemas"]["AddPage"] | components["schemas"]["RenamePage"] | components["schemas"]["MovePage"] | components["schemas"]["DuplicatePage"] | components["schemas"]["RemovePage"])[];
         };
         /**
          * StyleCard

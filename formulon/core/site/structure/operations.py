@@ -93,6 +93,15 @@ class Widths(OnSection):
     hidden_on: list[Width] = Field(default_factory=list, max_length=3)
 
 
+class Reorder(OnSection):
+    """Earlier or later at a class of widths alone, by places past what is shown there; by none, that width has the order as it is written
+    again."""
+
+    do: Literal["reorder"] = "reorder"
+    width: Width
+    by: int = Field(ge=-60, le=60)
+
+
 class ChangeKind(OnSection):
     """Of another kind: what both have is taken over, and the rest is kept for when it is changed back."""
 
@@ -165,6 +174,8 @@ class RemovePage(Asked):
     lead_to: Destination = ""
 
 
-SectionOperation = Add | Move | Duplicate | Copy | TakeOut | Park | BringBack | Hide | Widths | ChangeKind | Depart | Reshape
+SectionOperation = (
+    Add | Move | Duplicate | Copy | TakeOut | Park | BringBack | Hide | Widths | Reorder | ChangeKind | Depart | Reshape
+)
 PageOperation = AddPage | RenamePage | MovePage | DuplicatePage | RemovePage
 Operation = Annotated[SectionOperation | PageOperation, Field(discriminator="do")]

@@ -8,7 +8,8 @@ from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.composing.shaped import proportioned, shaped
 from formulon.core.site.documents import FRAME_DOCUMENT, Bodies, Body, page_bodies, page_document
 from formulon.core.site.kind import Kind
-from formulon.core.site.site import FRAME, MOST_SECTIONS, Section
+from formulon.core.site.orders import moved
+from formulon.core.site.site import FRAME, MOST_SECTIONS, Page, Section
 from formulon.core.site.structure.leads import leading_somewhere
 from formulon.core.site.structure.operations import (
     Add,
@@ -21,6 +22,7 @@ from formulon.core.site.structure.operations import (
     Move,
     OnSection,
     Park,
+    Reorder,
     Reshape,
     SectionOperation,
     TakeOut,
@@ -90,10 +92,20 @@ def done(work: Work, operation: SectionOperation) -> None:
         _park(found, operation)
     elif isinstance(operation, BringBack):
         _bring_back(found)
+    elif isinstance(operation, Reorder):
+        _reorder(work, found, operation)
     else:
         change, label = _changed(found, operation)
         found.sections[found.place] = found.one | change
         found.done(f"{found.name} {label}", found.one["id"])
+
+
+def _reorder(work: Work, found: "_At", operation: Reorder) -> None:
+    body = work.of(operation.page)
+    orders = moved(Page.model_validate(body), operation.section, operation.width, operation.by)
+    work.bodies[page_document(operation.page)] = body | {"order_on": orders}
+    how = "earlier" if operation.by < 0 else "later" if operation.by else "as written"
+    work.done(f"{found.name} {how} on a {operation.width}, {found.on}", operation.page, operation.section)
 
 
 class _At:

@@ -17,6 +17,21 @@ export type SectionActionsProps = {
 
 const WIDTHS = ['phone', 'tablet', 'desktop'] as const;
 
+type Width = (typeof WIDTHS)[number];
+
+/** The place of a section at a class of widths, from 1. What an order does not name stands after what it is written after. */
+export function placeOn(page: Page, section: string, width: Width): number {
+  const written = (page.sections ?? []).map((one) => one.id);
+  const order = (page.order_on?.[width] ?? []).filter((one) => written.includes(one));
+  if (!order.length) return written.indexOf(section) + 1;
+  let before = '';
+  for (const id of written) {
+    if (!order.includes(id)) order.splice(before ? order.indexOf(before) + 1 : 0, 0, id);
+    before = id;
+  }
+  return order.indexOf(section) + 1;
+}
+
 /** What can be done with a section as a whole: its place, copies, what is kept of it, where it is shown, its kind. */
 export function SectionActions({ page, row, name, kinds, disabled, choose, takeOut }: SectionActionsProps) {
   const { brand } = useShown('brand');
@@ -31,6 +46,7 @@ export function SectionActions({ page, row, name, kinds, disabled, choose, takeO
   const sections = page.sections ?? [];
   const place = sections.findIndex((one) => one.id === row.id);
   const hidden = section.hidden_on ?? [];
+  const [ordering, setOrdering] = useState<Width>('phone');
   const [looking, setLooking] = useState(false);
   const sites = (useBrands(looking).data?.brands ?? []).filter((one) => one.id !== brand.id);
   const copyTo = async (to: string) => {
@@ -111,6 +127,29 @@ export function SectionActions({ page, row, name, kinds, disabled, choose, takeO
           </label>
         ))}
       </fieldset>
+      {!section.parked && !section.hidden && sections.length > 1 && (
+        <div className="acts-row acts-order" role="group" aria-label={`Place of ${name} by width`}>
+          <select
+            aria-label="Width of the order"
+            value={ordering}
+            onChange={(event) => setOrdering(event.target.value as Width)}
+          >
+            {WIDTHS.map((width) => (
+              <option key={width} value={width}>
+                on {width}
+                {page.order_on?.[width] ? `: ${placeOn(page, row.id, width)} of ${sections.length}` : ''}
+              </option>
+            ))}
+          </select>
+          {button('Earlier', { do: 'reorder', ...at, width: ordering, by: -1 }, placeOn(page, row.id, ordering) <= 1)}
+          {button(
+            'Later',
+            { do: 'reorder', ...at, width: ordering, by: 1 },
+            placeOn(page, row.id, ordering) >= sections.length,
+          )}
+          {page.order_on?.[ordering] && button('As written', { do: 'reorder', ...at, width: ordering, by: 0 })}
+        </div>
+      )}
       <div className="acts-row">
         <select
           aria-label={`Change ${name} into another kind`}

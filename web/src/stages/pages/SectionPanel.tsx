@@ -9,6 +9,7 @@ import { Ask } from './Ask';
 import { read } from './marks';
 import { PageWords } from './PageWords';
 import type { Row } from './rows';
+import { placeOn } from './SectionActions';
 import { SectionOpen } from './SectionOpen';
 import { useStructure } from './structure';
 import { useTakeOut } from './TakeOutDialog';
@@ -28,12 +29,23 @@ export type SectionPanelProps = {
 };
 
 /** What a section is, where it is not simply drawn. */
-function stateOf(section: Section): string {
+function stateOf(section: Section, page: Page): string {
   if (section.parked) return 'parked';
   if (section.hidden) return 'hidden';
   const off = section.hidden_on ?? [];
-  return off.length ? `not on ${off.join(', ')}` : '';
+  const written = (page.sections ?? []).findIndex((one) => one.id === section.id) + 1;
+  const moved = (Object.keys(page.order_on ?? {}) as ('phone' | 'tablet' | 'desktop')[])
+    .filter((width) => !off.includes(width))
+    .map((width) => ({ width, place: placeOn(page, section.id, width) }))
+    .filter(({ place }) => place !== written);
+  return [
+    ...(off.length ? [`not on ${off.join(', ')}`] : []),
+    ...moved.map(({ width, place }) => `${ordinal(place)} on ${width}`),
+  ].join('; ');
 }
+
+const ordinal = (place: number) =>
+  `${place}${['th', 'st', 'nd', 'rd'][place % 100 > 10 && place % 100 < 14 ? 0 : place % 10] ?? 'th'}`;
 
 /** The sections of a page from the top, in an order that can be changed; the chosen one opens with all that is decided of it. */
 export function SectionPanel({ page, rows, current, choose, change, disabled, text = '', paper }: SectionPanelProps) {
@@ -82,7 +94,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, te
           const open = current?.id === row.id;
           const heading = row.section.content?.['heading'];
           const frame = row.document === FRAME;
-          const state = stateOf(row.section);
+          const state = stateOf(row.section, page);
           const place = own.indexOf(row);
           const mark = held && !frame ? (held.at === place ? 'before' : held.at === place + 1 ? 'after' : '') : '';
           return (
