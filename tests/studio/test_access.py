@@ -44,6 +44,7 @@ PATHS = [
     ("delete", "/languages/de/texts"),
     ("get", "/form-starts"),
     ("get", "/stated"),
+    ("get", "/preflight/languages"),
     ("get", "/old-pages"),
     ("get", "/old-pages/7"),
     ("post", "/files-to-hand-out"),

@@ -50,6 +50,21 @@ def test_a_language_is_added_translated_undone_and_taken_out(brand: Brand, anna:
     assert anna.undo(brand).status_code == 200 and state()["state"] == "done"
 
 
+def test_preflight_tells_what_holds_a_language_back(brand: Brand, anna: Api) -> None:
+    at = f"brands/{brand.pk}/preflight/languages"
+    assert anna.post(of(brand), {"code": "de"}).status_code == 200
+    assert anna.get(at).json() == {"languages": []}, "one that is not published holds nothing back"
+    assert anna.post(of(brand, "de"), {"published": True}).status_code == 200
+    (gate,) = anna.get(at).json()["languages"]
+    assert (gate["code"], gate["name"], gate["stops"]) == ("de", "Deutsch", []) and gate["missing"] > 20
+    assert anna.put(of(brand, "de"), {"texts": waiting(anna, brand, "de")}).status_code == 200
+    assert anna.get(at).json()["languages"][0]["missing"] == 0
+    heading = next(one["content"]["heading"] for one in anna.get(f"brands/{brand.pk}").json()["pages"][0]["body"]["sections"])
+    assert anna.put(of(brand, "de"), {"texts": {heading: "[[noch zu schreiben]]"}}).status_code == 200
+    (stop, *_) = anna.get(at).json()["languages"][0]["stops"]
+    assert stop["page"] and stop["stops"] and "noch zu schreiben" in stop["message"]
+
+
 def test_what_cannot_be_is_refused_in_a_sentence(brand: Brand, anna: Api, reviewer: Api) -> None:
     assert anna.post(of(brand), {"code": "de"}).status_code == 200
     for asked, status in (

@@ -33,6 +33,20 @@ class LanguageTexts(Shape):
     findings: list[LanguageFinding]
 
 
+class LanguageGate(Shape):
+    """A language that is to be published: what of it holds a release back, and how many findings it has that do not."""
+
+    code: str
+    name: str
+    missing: int
+    stops: list[LanguageFinding]
+    notes: int
+
+
+class LanguageGates(Shape):
+    languages: list[LanguageGate]
+
+
 class TextsRequest(Shape):
     """Translations by the texts that they are of; an empty one takes one back."""
 

@@ -6,11 +6,13 @@ from django.http.response import HttpResponseBase
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 
+from formulon.core.checks.runner import Finding
 from formulon.core.site.languages import lines, own_name
 from formulon.core.site.phrases import base
 from formulon.studio.api import language_shapes, shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import View, answer
+from formulon.studio.api.views import gone
 from formulon.studio.services import languages, sites
 
 
@@ -38,6 +40,30 @@ class LanguagesView(View):
         return self.changed(request, brand)
 
 
+class GatesView(View):
+    @extend_schema(responses=language_shapes.LanguageGates)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """What holds a release back in each language that is to be published."""
+        found = languages.gates(brand_of(request, brand_id), gone(request))
+        return answer(
+            language_shapes.LanguageGates(
+                languages=[
+                    language_shapes.LanguageGate(
+                        code=one.code, name=one.name, missing=one.missing, stops=_findings(one.stops), notes=one.notes
+                    )
+                    for one in found
+                ]
+            )
+        )
+
+
+def _findings(found: list[Finding]) -> list[language_shapes.LanguageFinding]:
+    return [
+        language_shapes.LanguageFinding(page=one.page, section=one.section, message=one.message, stops=one.stops)
+        for one in found
+    ]
+
+
 class LanguageView(View):
     @extend_schema(responses={200: language_shapes.LanguageTexts, 422: shapes.Problem})
     def get(self, request: Request, brand_id: str, code: str) -> HttpResponseBase:
@@ -50,10 +76,7 @@ class LanguageView(View):
                 name=own_name(code),
                 published=sites.load(brand).languages.further[code].published,
                 lines=told,
-                findings=[
-                    language_shapes.LanguageFinding(page=one.page, section=one.section, message=one.message, stops=one.stops)
-                    for one in findings
-                ],
+                findings=_findings(findings),
             )
         )
 

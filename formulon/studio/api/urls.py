@@ -90,6 +90,7 @@ urlpatterns = [
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/copy", structure_views.CopyView.as_view()),
     path(f"{_BRAND}/preflight", views.PreflightView.as_view()),
     path(f"{_BRAND}/preflight/fixes", views.FixesView.as_view()),
+    path(f"{_BRAND}/preflight/languages", language_views.GatesView.as_view()),
     path(f"{_BRAND}/languages", language_views.LanguagesView.as_view()),
     path(f"{_BRAND}/languages/<str:code>/texts", language_views.LanguageView.as_view()),
     path(f"{_BRAND}/form-starts", structure_views.FormStartsView.as_view()),

@@ -1,18 +1,18 @@
 """The languages of a brand's site: what each says, what is still to be translated, and changes, each one entry of the history."""
 
 from collections.abc import Callable, Mapping
+from dataclasses import dataclass
 
 from django.contrib.auth.models import User
 
-from formulon.core.checks.predict import predict
-from formulon.core.checks.profiles import profile_of
-from formulon.core.checks.runner import Finding, check
+from formulon.core.checks.runner import Finding, Preflight
 from formulon.core.site import languages
 from formulon.core.site.changes import Change
-from formulon.core.site.languages import Line, in_language, own_name
+from formulon.core.site.languages import Line, in_language, missing, own_name
 from formulon.core.site.site import Site
 from formulon.studio.models import Brand
 from formulon.studio.services import history, sites
+from formulon.studio.services.preflight import KEPT
 from formulon.studio.services.sites import blob_of
 
 _MOST_FINDINGS = 40
@@ -21,11 +21,37 @@ _MOST_FINDINGS = 40
 def told(brand: Brand, code: str) -> tuple[list[Line], list[Finding]]:
     """Every text beside its translation, and what the checks find of the pages in the language. Raises ChangeError."""
     site = sites.load(brand)
-    lines = languages.lines(site, code)
-    made = in_language(site, code)
-    system = made.system()
-    report = check(predict(made, system, open_blob=blob_of(brand)), system, profile=profile_of(made.choices))
-    return lines, [one for one in report.findings if one.outcome == "fail"][:_MOST_FINDINGS]
+    return languages.lines(site, code), found(brand, site, code)[:_MOST_FINDINGS]
+
+
+def found(brand: Brand, site: Site, code: str, gone: Callable[[], bool] = lambda: False) -> list[Finding]:
+    """What the checks find of a site's pages in a language. What pages had is kept by content, as for its own language."""
+    report = Preflight(in_language(site, code), open_blob=blob_of(brand), kept=KEPT, gone=gone).report()
+    return [one for one in report.findings if one.outcome == "fail"]
+
+
+@dataclass(frozen=True, slots=True)
+class Gate:
+    """What a published language has that holds a release back: texts without a translation, and findings that stop it; and how many it
+    has that do not."""
+
+    code: str
+    name: str
+    missing: int
+    stops: list[Finding]
+    notes: int
+
+
+def gates(brand: Brand, gone: Callable[[], bool] = lambda: False) -> list[Gate]:
+    """Every language that is to be published, as a release finds it."""
+    site = sites.load(brand)
+    made = []
+    for code, one in site.languages.further.items():
+        if one.published:
+            findings = found(brand, site, code, gone)
+            stops = [each for each in findings if each.stops]
+            made.append(Gate(code, own_name(code), missing(languages.lines(site, code)), stops, len(findings) - len(stops)))
+    return made
 
 
 def shown(site: Site, code: str) -> Site:

@@ -44,3 +44,13 @@ export function usePageInLanguage(brand: Workbench, page: string, code: string, 
     enabled,
   });
 }
+
+/** What holds a release back in each language that is to be published. */
+export function useGates(brand: Workbench) {
+  return useQuery({
+    queryKey: ['gates', brand.id, stampOfHistory(brand)],
+    queryFn: () =>
+      unwrap(client.GET('/api/brands/{brand_id}/preflight/languages', { params: { path: { brand_id: brand.id } } })),
+    placeholderData: keepPreviousData,
+  });
+}

@@ -881,6 +881,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/preflight/languages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What holds a release back in each language that is to be published. */
+        get: operations["brands_preflight_languages_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/questions": {
         parameters: {
             query?: never;
@@ -3210,6 +3227,27 @@ export interface components {
             message: string;
             /** Stops */
             stops: boolean;
+        };
+        /**
+         * LanguageGate
+         * @description A language that is to be published: what of it holds a release back, and how many findings it has that do not.
+         */
+        LanguageGate: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /** Missing */
+            missing: number;
+            /** Stops */
+            stops: components["schemas"]["LanguageFinding"][];
+            /** Notes */
+            notes: number;
+        };
+        /** LanguageGates */
+        LanguageGates: {
+            /** Languages */
+            languages: components["schemas"]["LanguageGate"][];
         };
         /**
          * LanguageRequest
@@ -7467,6 +7505,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Fixes"];
+                };
+            };
+        };
+    };
+    brands_preflight_languages_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LanguageGates"];
                 };
             };
         };

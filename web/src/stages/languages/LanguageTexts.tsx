@@ -13,6 +13,7 @@ export const SHOWN = {
   all: 'All',
 } as const;
 type Shown = keyof typeof SHOWN;
+const FEW = 4; // findings that are shown at once
 
 /** Whether a text is to be looked at: it was changed since it was translated, or its translation lost something. */
 const looks = (line: LanguageLine) => line.state === 'older' || line.lacks.length > 0;
@@ -28,6 +29,7 @@ export function LanguageTexts({ card }: { card: FurtherLanguage }) {
   const [by, setBy] = useState<Shown>('all');
   const [page, setPage] = useState('');
   const [seen, setSeen] = useState(false);
+  const [all, setAll] = useState(false);
   // What was just said shows at once, until the answer tells how it is.
   const [said, setSaid] = useState<{ published: boolean; was: boolean } | null>(null);
   if (!found.data) return <Waiting error={found.error ?? undefined} retry={() => void found.refetch()} />;
@@ -75,7 +77,7 @@ export function LanguageTexts({ card }: { card: FurtherLanguage }) {
           {waits
             ? `${waits} of ${counted(lines.length, 'text')} ${waits === 1 ? 'waits' : 'wait'}`
             : `All ${lines.length} texts are there`}
-          {stops.length > 0 && <span className="bad">, {counted(stops.length, 'finding')} would stop a release</span>}
+          {stops.length > 0 && <span className="bad">, {stops.length} would stop a release</span>}
         </p>
         <label title="With the next release, in a folder of its own">
           <input
@@ -116,11 +118,18 @@ export function LanguageTexts({ card }: { card: FurtherLanguage }) {
       </div>
       {stops.length > 0 && (
         <ul className="languages-findings">
-          {stops.slice(0, 4).map((one, index) => (
+          {(all ? stops : stops.slice(0, FEW)).map((one, index) => (
             <li key={index}>
               <b>{nameOf(one.page)}</b> {one.message}
             </li>
           ))}
+          {stops.length > FEW && (
+            <li>
+              <button type="button" className="link" aria-expanded={all} onClick={() => setAll(!all)}>
+                {all ? 'fewer' : `${stops.length - FEW} more`}
+              </button>
+            </li>
+          )}
         </ul>
       )}
       {seen ? (

@@ -7,12 +7,12 @@ import { Waiting } from '../../parts/Waiting';
 import { LanguageTexts } from './LanguageTexts';
 
 /** The languages of the site: which there are, what is still to be translated, and each text beside its translation. */
-export function LanguagesView() {
+export function LanguagesView({ first: asked = '' }: { /** The language to begin with. */ first?: string }) {
   const { brand, canWrite } = useShown('brand', 'canWrite');
   const { write, report } = useActions();
   const found = useLanguages(brand);
   const library = useLibrary();
-  const [chosen, setChosen] = useState('');
+  const [chosen, setChosen] = useState(asked);
   if (!found.data) return <Waiting error={found.error ?? undefined} retry={() => void found.refetch()} />;
   const { own, own_name: ownName, further, wanted } = found.data;
   const open = further.find((one) => one.code === chosen) ?? further[0];

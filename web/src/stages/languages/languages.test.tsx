@@ -112,7 +112,7 @@ describe('the languages of a site', () => {
     draw(<LanguagesView />);
     await userEvent.click(await screen.findByLabelText('published'));
     expect(asked).toContainEqual([PUBLISH, { published: true }]);
-    expect(screen.getByRole('status')).toHaveTextContent('1 finding would stop a release');
+    expect(screen.getByRole('status')).toHaveTextContent('1 would stop a release');
     expect(screen.getByText('It is still to be written.')).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'See the page' }));
     expect(screen.queryAllByRole('textbox')).toEqual([]);

@@ -22,7 +22,9 @@ export function PagesStage() {
     page: asked.get('page') || (brand.pages[0]?.body.id ?? ''),
     section: asked.get('section') ?? '',
   });
-  const [view, setView] = useState<'page' | 'sheet' | 'languages'>('page');
+  const [view, setView] = useState<'page' | 'sheet' | 'languages'>(
+    asked.get('view') === 'languages' ? 'languages' : 'page',
+  );
   const [arranging, setArranging] = useState(false);
   const [searching, setSearching] = useState(false);
   const paper = useRef<Document | null>(null);
@@ -117,7 +119,7 @@ export function PagesStage() {
             choose={(section, text) => setWhere({ page: page.body.id, section, text: text ?? '' })}
           />
         ) : view === 'languages' ? (
-          <LanguagesView />
+          <LanguagesView first={asked.get('language') ?? ''} />
         ) : (
           <Sheet widths={[360, 768, 1280, 1920]} />
         )}

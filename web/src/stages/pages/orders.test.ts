@@ -18,6 +18,6 @@ describe('the place of a section at a width', () => {
 
   it('of what the order does not name is after what it is written after', () => {
     expect(places(['d', 'a', 'gone'])).toEqual([2, 3, 4, 1]);
-    expect(places(['c', 'b'])).toEqual([1, 3, 2, 4]);
+    expect(places(['c', 'b'])).toEqual([1, 4, 2, 3]);
   });
 });

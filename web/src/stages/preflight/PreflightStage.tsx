@@ -4,8 +4,10 @@ import type { Finding, Fix } from '../../api/client';
 import { usePreflight } from '../../api/queries';
 import { useActions, useShown } from '../../bench/useBench';
 import { stampOf } from '../../bench/documents';
+import { useGates } from '../../api/languages';
 import { FindingRow } from './FindingRow';
 import { InkTable } from './InkTable';
+import { holds, LanguageGates } from './LanguageGates';
 import { counted } from '../../parts/counted';
 
 const FAMILIES: Record<string, string> = {
@@ -29,6 +31,7 @@ export function PreflightStage() {
   const { brand } = useShown('brand');
   const { change, say } = useActions();
   const preflight = usePreflight(brand.id, stampOf(brand));
+  const gates = useGates(brand).data?.languages ?? [];
   const [family, setFamily] = useState('');
   const [busy, setBusy] = useState('');
   const head = useRef<HTMLHeadingElement>(null);
@@ -46,6 +49,7 @@ export function PreflightStage() {
   const passed = data.counts['pass'] ?? 0;
   const failed = data.counts['fail'] ?? 0;
   const stopCount = count('', true);
+  const waiting = gates.some(holds);
   const take = async (finding: Finding, fix: Fix) => {
     setBusy(fix.label);
     if (await change(`${fix.label}: ${finding.message}`.slice(0, 200), fix.changes as never)) say(`Done: ${fix.label}`);
@@ -69,7 +73,7 @@ export function PreflightStage() {
           </button>
         ))}
         <div className="gate">
-          <b>{stopCount ? 'Not ready to release' : 'Ready to release'}</b>
+          <b>{stopCount || waiting ? 'Not ready to release' : 'Ready to release'}</b>
           <div className="meter">
             <i style={{ width: `${(100 * passed) / Math.max(1, passed + failed)}%` }} />
             <u style={{ width: `${(100 * failed) / Math.max(1, passed + failed)}%` }} />
@@ -89,7 +93,7 @@ export function PreflightStage() {
               </ul>
             </details>
           )}
-          {!stopCount && (
+          {!stopCount && !waiting && (
             <Link className="main-action" to={`/brands/${brand.id}/release`}>
               Go to release
             </Link>
@@ -103,11 +107,16 @@ export function PreflightStage() {
           </h2>
           <span role="status">{counted(found.length, 'finding')}</span>
         </div>
+        {!family && <LanguageGates gates={gates} />}
         {found.length === 0 && (
           <div className="empty">
             <h2>Nothing found</h2>
             <p>
-              {family ? 'All checks of this family pass.' : 'All checks pass. The site can be released.'}{' '}
+              {family
+                ? 'All checks of this family pass.'
+                : waiting
+                  ? 'All checks pass in the site’s own language.'
+                  : 'All checks pass. The site can be released.'}{' '}
               {counted(data.rules.length, 'rule')} looked at every page.
             </p>
           </div>

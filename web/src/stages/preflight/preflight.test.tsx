@@ -67,6 +67,36 @@ const fix = (label: string, more: Partial<Fix> = {}): Fix =>
     ...more,
   }) as Fix;
 
+const GATES = 'GET /api/brands/{brand_id}/preflight/languages';
+
+describe('the other languages of the site', () => {
+  it('hold a release back by texts that wait and by what stops it there', async () => {
+    const stop = { page: 'home', section: 'hero', message: 'Ein Wort passt nicht.', stops: true };
+    const languages = [
+      { code: 'de', name: 'Deutsch', missing: 12, stops: [stop], notes: 3 },
+      { code: 'cy', name: 'Cymraeg', missing: 0, stops: [], notes: 0 },
+    ];
+    answers({ [REPORT]: report(), [GATES]: { languages } });
+    draw(<PreflightStage />);
+    await screen.findByText('12 texts to translate, 1 finding to mend');
+    expect(screen.getByText('Not ready to release')).toBeInTheDocument();
+    expect(screen.getByText('Ein Wort passt nicht.')).toBeInTheDocument();
+    expect(screen.getByText('nothing stops it')).toBeInTheDocument();
+    expect(screen.queryByRole('link', { name: 'Go to release' })).toBeNull();
+    expect(screen.getAllByRole('link', { name: 'Go to its texts' })[0]).toHaveAttribute(
+      'href',
+      expect.stringMatching(/pages\?view=languages&language=de$/),
+    );
+  });
+
+  it('are not told of where there are none', async () => {
+    answers({ [REPORT]: report(), [GATES]: { languages: [] } });
+    draw(<PreflightStage />);
+    await screen.findByText('Ready to release');
+    expect(screen.queryByText('In other languages')).toBeNull();
+  });
+});
+
 describe('preflight', () => {
   it('counts by family, stops and notes apart, and shows one family', async () => {
     answers({ [REPORT]: report(finding(), note), [FIXES]: { there: true, fixes: [] } });
