@@ -219,6 +219,29 @@ def test_what_the_brief_knows_is_offered_and_where_it_stands_already_is_told() -
     assert again.section.content["items"] == prices.section.content["items"] and not again.said_on
 
 
+def test_facts_are_offered_as_sections() -> None:
+    """Hours by day, every way to reach the brand with its networks, where it is, and what it hands out."""
+    file = {"id": "preisliste-2027", "name": "Preisliste_2027.pdf", "ending": "pdf", "size": 210_000, "sha256": "c" * 64}
+    facts = {
+        "name": "Öhmler", "language": "de", "files": [file], "social": ["https://netz.example/@oehmler", "https://bild.example/oehmler"],
+        "contact": {"email": "a@oehmler.example", "phone": "0731 5550123", "address": "Hafengasse 8, Ulm", "hours": "Di–Fr 7–18; Sa 7–12"},
+    }  # fmt: skip
+    site = plan(Identity.model_validate(facts))
+    said = {kind: offers(site, kind)[0].section.content for kind in ("strip", "programme", "place", "downloads")}
+    assert said["programme"]["table"]["rows"] == [["Di–Fr", "7–18"], ["Sa", "7–12"]]
+    assert [one["link"]["to"] for one in said["strip"]["items"] if "link" in one] == [
+        "mailto:a@oehmler.example", "tel:07315550123", "https://netz.example/@oehmler", "https://bild.example/oehmler",
+    ]  # fmt: skip
+    assert said["place"]["text"] == "Hafengasse 8, Ulm" and said["place"]["map"] == {"ways": []}
+    assert said["downloads"]["items"] == [
+        {"title": "Preisliste 2027", "link": {"label": "Preisliste_2027.pdf", "to": "file:preisliste-2027"}}
+    ]
+    page = shown(site, offers(site, "downloads"))
+    assert "Preisliste_2027.pdf</span> (PDF, 210\u00a0kB)" in render_page(page, page.system(), page.drawn[0])
+    bare = planned("bare")
+    assert all(offers(bare, kind)[0].section.content for kind in said), "what is not known is marked, and not left out"
+
+
 def menu(site: Site, entries: list[dict[str, Any]]) -> Site:
     patch = difference(documents(site)["frame"], documents(site)["frame"] | {"menu": entries})
     return apply(site, [Change(document="frame", patch=patch)])

@@ -2,6 +2,7 @@
 first that stand nowhere yet."""
 
 import json
+import re
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from typing import Any
@@ -9,6 +10,7 @@ from typing import Any
 from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.documents import documents
 from formulon.core.site.kind import Kind
+from formulon.core.site.opening import rows_of
 from formulon.core.site.planning.form_starts import form_start
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.planning.telling import Telling
@@ -71,8 +73,7 @@ def _words(site: Site, kind: str) -> tuple[Content, str]:
         json.dumps(one.content, sort_keys=True): page.name for page in site.pages for one in page.sections if one.kind == kind
     }
     found = [one.content for page in _planned(site) for one in page.sections if one.kind == kind]
-    if kind == "contact":
-        found.append(_contact(site))  # which the plan may have told as cards
+    found += [content for content in _of_facts(site, kind) if content]  # which the plan may have told otherwise
     fresh = next((one for one in found if json.dumps(one, sort_keys=True) not in stands), None)
     if fresh is not None and not _said(fresh, site):
         return fresh, ""
@@ -81,11 +82,37 @@ def _words(site: Site, kind: str) -> tuple[Content, str]:
     return {}, ""
 
 
-def _contact(site: Site) -> Content:
-    """How to reach the brand, beside a form."""
-    telling = Telling(site.identity, site.assets, BriefWriter(), site.identity.name, lambda key: "")
-    heading = telling.say("write_to_us") or telling.name_of("contact")
-    return {"heading": heading, "items": telling.ways_to_reach(), "form": telling.form()}
+def _of_facts(site: Site, kind: str) -> Iterator[Content]:
+    """What a section of a kind says of the brand's facts: how it is reached, when it is open, where it is, what it hands out."""
+    identity = site.identity
+    telling = Telling(identity, site.assets, BriefWriter(), identity.name, lambda key: "")
+    contact = identity.contact
+    if kind == "contact":
+        heading = telling.say("write_to_us") or telling.name_of("contact")
+        yield {"heading": heading, "items": telling.ways_to_reach(), "form": telling.form()}
+    elif kind == "strip":
+        ways = [one for one in telling.ways_to_reach() if one.get("link")]
+        yield {"items": ways} if ways else {}
+    elif kind == "programme":
+        rows = [[one["when"], one["what"]] for one in rows_of(contact.hours, identity.language)]
+        head = [telling.say("when") or telling.say("hours"), telling.say("hours")]
+        yield {"heading": telling.say("hours"), "table": {"head": head, "rows": rows}} if rows and all(head) else {}
+    elif kind == "place":
+        where = contact.address or identity.place
+        yield {"heading": telling.say("getting_here"), "text": where, "map": {"ways": []}} if where else {}
+    elif kind == "downloads":
+        most = CATALOGUE[kind].slots["items"].most
+        items = [
+            {"title": _called(one.name), "link": {"label": one.name, "to": f"file:{one.id}"}} for one in identity.files[:most]
+        ]
+        slot = CATALOGUE[kind].slots["heading"]
+        yield {"heading": slot.of.blank(slot), "items": items} if items else {}
+
+
+def _called(file_name: str) -> str:
+    """What a file is, as its name says."""
+    stem = re.sub(r"[-_\s]+", " ", file_name.rpartition(".")[0]).strip()
+    return (stem[:1].upper() + stem[1:])[:120]
 
 
 def _said(content: Content, site: Site) -> str:
