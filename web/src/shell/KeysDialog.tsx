@@ -35,6 +35,17 @@ const KEYS: { where: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    where: 'On the frame of a picture that is cut',
+    keys: [['← → ↑ ↓', 'moves it, or the side that has the focus, by 1 %; with Shift by 5']],
+  },
+  {
+    where: 'With the brush on an edge',
+    keys: [
+      ['← → ↑ ↓', 'moves the brush; with Shift farther'],
+      ['Space', 'sets it down'],
+    ],
+  },
+  {
     where: 'On the edge of the page',
     keys: [
       ['← →', 'makes it narrower or wider by 8 px; with Shift by 1'],

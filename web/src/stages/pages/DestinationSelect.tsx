@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import type { Section } from '../../api/client';
 import { isPageLink, pageLink } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
 import { useFiles } from '../../parts/useFiles';
@@ -26,6 +27,12 @@ type Way = keyof typeof WAYS;
 const wayOf = (to: string): Way | '' =>
   to.startsWith('mailto:') ? 'mail' : to.startsWith('tel:') ? 'phone' : to.startsWith('http') ? 'address' : '';
 
+/** What stands over a section; empty where nothing does. */
+const headed = (section: Section): string => {
+  const heading = section.content?.['heading'];
+  return typeof heading === 'string' ? read(heading) : '';
+};
+
 /** Where something leads, chosen from what there is: pages with their sections, files, an address, an email, a telephone. */
 export function DestinationSelect({ label, to, disabled, nowhere, but, put }: DestinationSelectProps) {
   const { brand } = useShown('brand');
@@ -38,11 +45,13 @@ export function DestinationSelect({ label, to, disabled, nowhere, but, put }: De
   const places = brand.pages.flatMap(({ body: page }) => [
     ...(page.id === but ? [] : [{ to: pageLink(page.id), label: page.name }]),
     ...(page.sections ?? [])
-      .filter((one) => typeof one.content?.['heading'] === 'string' && one.content['heading'] && !one.parked)
-      .slice(1)
+      .filter((one) => !one.parked && (one.kind === 'place' || headed(one)))
+      .filter((one, index) => index > 0 || one.kind === 'place' || !headed(one))
       .map((one) => ({
         to: `${pageLink(page.id)}#${one.id}`,
-        label: `${page.id === but ? 'this page' : page.name}: ${read(one.content?.['heading'] as string)}`,
+        label: `${page.id === but ? 'this page' : page.name}: ${one.kind === 'place' ? 'the map' : ''}${
+          one.kind === 'place' && headed(one) ? ', ' : ''
+        }${headed(one)}`,
       })),
   ]);
   const there = to === '' || places.some((one) => one.to === to) || files.some((one) => fileLink(one.id) === to);
