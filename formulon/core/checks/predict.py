@@ -310,7 +310,7 @@ class Prediction:
     def words(self, place: PagePlace, label: str, text: str) -> Words:
         """The raw text of a slot."""
         avoided = tuple(says(text, self.avoided)) if self.avoided else ()
-        return Words(place, label, text, avoided, tuple(slips(self.site.identity.contact, self.language, text)))
+        return Words(place, label, text, avoided, slips(self.site.identity.contact, self.language, text))
 
     def loose(self, place: PagePlace, text: str, step: str, ground: str, ink: str) -> Iterator[TextRun]:
         """A text whose box cannot be told without a browser."""

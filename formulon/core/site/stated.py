@@ -282,21 +282,26 @@ _MAIL = re.compile(r"[^@\s<>\"()\[\],;:]+@[^@\s<>\"()\[\],;:]+\.[^@\s<>\"()\[\],
 _SLIP = 2  # letters or digits by which a slip of the pen differs at most
 
 
-def slips(contact: Contact, language: str, text: str) -> list[tuple[str, str]]:
+def slips(contact: Contact, language: str, text: str) -> tuple[tuple[str, str], ...]:
     """Numbers and mail addresses in a text that differ from the brand's own by a letter or two, each with what was probably meant."""
+    return _slips(contact.email, contact.phone, language, text)
+
+
+@lru_cache(maxsize=16384)
+def _slips(email: str, phone: str, language: str, text: str) -> tuple[tuple[str, str], ...]:
     made = []
-    if contact.email and "@" in text:
+    if email and "@" in text:
         for one in _MAIL.finditer(text):
-            if 0 < _apart(one[0].casefold(), contact.email.casefold()) <= _SLIP:
-                made.append((one[0], contact.email))
-    own = re.sub(r"\D", "", contact.phone)
+            if 0 < _apart(one[0].casefold(), email.casefold()) <= _SLIP:
+                made.append((one[0], email))
+    own = re.sub(r"\D", "", phone)
     if len(own) >= _FEWEST_DIGITS and sum(char.isdigit() for char in text) >= _FEWEST_DIGITS:
         region = region_of(language)
         for found in phonenumbers.PhoneNumberMatcher(text, region, leniency=phonenumbers.Leniency.POSSIBLE):
-            same = _same(contact.phone, found.raw_string, region)
+            same = _same(phone, found.raw_string, region)
             if not same and 0 < _apart(re.sub(r"\D", "", found.raw_string), own) <= _SLIP:
-                made.append((found.raw_string, contact.phone))
-    return made
+                made.append((found.raw_string, phone))
+    return tuple(made)
 
 
 def _apart(first: str, second: str) -> int:
