@@ -8,7 +8,7 @@ A translated site is a site like any: it is resolved, rendered, predicted and ch
 import re
 from collections import defaultdict
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from functools import lru_cache
 from typing import Any, Literal, NamedTuple, Protocol
 
@@ -50,9 +50,20 @@ TRANSLATOR: Translator = OwnPhrases()
 
 
 @dataclass(frozen=True, slots=True)
+class PlaceLine:
+    """One of several places of a text, and what it is there where it means something else; empty where it is as elsewhere."""
+
+    place: str
+    page: str
+    section: str
+    label: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
 class Line:
     """A text beside what it is in another language: where it stands first, in how many places, how it is, what it was translated from
-    where that has changed since, and what of it the translation does not have (links, numbers)."""
+    where that has changed since, what of it the translation does not have (links, numbers), and its places where there are several."""
 
     source: str
     text: str
@@ -63,6 +74,7 @@ class Line:
     count: int
     was: str
     lacks: list[str]
+    places: list[PlaceLine]
 
 
 def own_name(code: str) -> str:
@@ -87,7 +99,10 @@ def lines(site: Site, code: str, translator: Translator = TRANSLATOR) -> list[Li
     for source, told in _told(site, code, found, translator).items():
         first = found[source][0]
         lacks = _lacking(source, told.text) if told.state in ("done", "older") else []
-        line = Line(source, told.text, told.state, first.page, first.section, first.label, len(found[source]), told.was, lacks)
+        several = found[source][:_PLACES] if len(found[source]) > 1 else []
+        places = [PlaceLine(one.place, one.page, one.section, one.label, told.at.get(one.place, "")) for one in several]
+        count = len(found[source])
+        line = Line(source, told.text, told.state, first.page, first.section, first.label, count, told.was, lacks, places)
         made.append(line)
     return made
 
@@ -106,6 +121,7 @@ class _Told:
     text: str
     state: State
     was: str = ""
+    at: Mapping[str, str] = field(default_factory=dict)
 
 
 def _told(site: Site, code: str, found: Mapping[str, list[Text]], translator: Translator) -> dict[str, _Told]:
@@ -120,7 +136,7 @@ def _told(site: Site, code: str, found: Mapping[str, list[Text]], translator: Tr
         known = held.get(key_of(source))
         before = next((stood[one.place] for one in found[source] if one.place in stood), None)
         if known and known.text:
-            made[source] = _Told(known.text, "done")
+            made[source] = _Told(known.text, "done", at=known.at)
         elif _stays(source, site):
             made[source] = _Told(source, "same")
         elif own is not None:
@@ -182,12 +198,12 @@ def in_language(site: Site, code: str, translator: Translator = TRANSLATOR) -> S
     found = _found(bodies)
     told = _told(site, code, found, translator)
     for source, places in found.items():
-        put = told[source].text or source
-        for one in places if put != source else ():
+        put, at = told[source].text or source, told[source].at
+        for one in places if put != source or at else ():
             value: Any = bodies[one.document]
             for part in one.path[:-1]:
                 value = value[part]
-            value[one.path[-1]] = put
+            value[one.path[-1]] = at.get(one.place) or put
     bodies[IDENTITY]["language"] = code
     # The others stand beside it as it stands beside them.
     others = [one for one in site.in_languages() if one != code]
@@ -279,24 +295,37 @@ def language_links(site: Site, page: str) -> list[LanguageLink]:
     return made
 
 
-def put(site: Site, code: str, wanted: Mapping[str, str]) -> Change:
-    """The change that writes translations by what they are translated from; an empty one takes a translation back. What nothing has to do
-    with any more is let go. Raises ChangeError where one does not fit its place."""
+def put(site: Site, code: str, wanted: Mapping[str, str], at: Mapping[str, Mapping[str, str]] | None = None) -> Change:
+    """The change that writes translations by what they are translated from; an empty one takes a translation back. `at` has what a text is
+    at places where it means something else, empty for as elsewhere. What nothing has to do with any more is let go. Raises ChangeError
+    where one does not fit its place."""
     held = dict(_known(site, code).texts)
     places = {source: [one.place for one in found] for source, found in _found(documents(site)).items()}
     for source, text in wanted.items():
         if source not in places:
             raise ChangeError(f"“{source[:60]}” does not stand on the site any more.")
         if text.strip():
-            held[key_of(source)] = Translation(source=source, text=text.strip(), places=places[source][:_PLACES])
+            kept_at = {place: said for place, said in _at(held, source).items() if place in places[source]}
+            held[key_of(source)] = Translation(source=source, text=text.strip(), places=places[source][:_PLACES], at=kept_at)
         else:
             held.pop(key_of(source), None)
+    for source, by_place in (at or {}).items():
+        known = held.get(key_of(source))
+        if known is None or source not in places or not set(by_place) <= set(places[source]):
+            raise ChangeError(f"“{source[:60]}” is not translated yet, or does not stand there any more.")
+        said = _at(held, source) | {place: text.strip() for place, text in by_place.items()}
+        held[key_of(source)] = known.model_copy(update={"at": {place: text for place, text in said.items() if text}})
     taken = {place for one in wanted for place in places[one]}
     kept = {key: one for key, one in held.items() if one.source in places or not taken.intersection(one.places)}
     body = {key: one.model_dump() for key, one in kept.items()}
     change = Change(document=LANGUAGES, patch=[{"op": "add", "path": f"/further/{code}/texts", "value": body}])
     _fits(site, code, body)
     return change
+
+
+def _at(held: Mapping[str, Translation], source: str) -> dict[str, str]:
+    known = held.get(key_of(source))
+    return dict(known.at) if known else {}
 
 
 def _fits(site: Site, code: str, body: dict[str, Any]) -> None:

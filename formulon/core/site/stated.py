@@ -159,8 +159,11 @@ class _Telling:
             kept: dict[str, Body] = {}
             for key, translation in one["texts"].items():
                 source, text = self.text(translation["source"]), self.text(translation["text"])
+                at = {place: self.text(told) for place, told in translation.get("at", {}).items()}
                 moved = source != translation["source"] and (text != translation["text"] or translation["text"] == "")
-                kept |= {key_of(source): translation | {"source": source, "text": text}} if moved else {key: translation}
+                kept |= (
+                    {key_of(source): translation | {"source": source, "text": text, "at": at}} if moved else {key: translation}
+                )
             made[code] = one | {"texts": kept}
         return body | {"further": made}
 

@@ -1,5 +1,5 @@
 """What a site says in further languages, as a document: by each text what it is in the other language, and where it stood when that was
-written. A text that stands in several places is translated once; one that is moved, duplicated or parked stays translated."""
+written. A text that stands in several places is translated once, unless it means something else at one of them; one that is moved, duplicated or parked stays translated."""
 
 import hashlib
 from typing import Annotated
@@ -11,14 +11,17 @@ from formulon.core.system.documents.identity import Model
 MOST_LANGUAGES, MOST_TEXTS = 8, 6000
 Code = Annotated[str, StringConstraints(pattern=r"^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$", max_length=20)]
 _Long = Annotated[str, StringConstraints(max_length=20_000)]
+_Place = Annotated[str, StringConstraints(max_length=300)]
 
 
 class Translation(Model):
-    """A text, what it is in the other language, and the places where it stood when that was written."""
+    """A text, what it is in the other language, the places where it stood when that was written, and what it is at places where it means
+    something else."""
 
     source: _Long
     text: _Long
-    places: list[Annotated[str, StringConstraints(max_length=300)]] = Field(default_factory=list, max_length=60)
+    places: list[_Place] = Field(default_factory=list, max_length=60)
+    at: dict[_Place, _Long] = Field(default={}, max_length=60)
 
 
 class SiteLanguage(Model):

@@ -48,9 +48,11 @@ class LanguageGates(Shape):
 
 
 class TextsRequest(Shape):
-    """Translations by the texts that they are of; an empty one takes one back."""
+    """Translations by the texts that they are of, an empty one takes one back; and what a text is at places where it means something else,
+    by its text and the place, an empty one for as elsewhere."""
 
-    texts: dict[str, str] = Field(min_length=1, max_length=400)
+    texts: dict[str, str] = Field(default_factory=dict, max_length=400)
+    at: dict[str, dict[str, str]] = Field(default_factory=dict, max_length=400)
 
 
 class PublishedRequest(Shape):

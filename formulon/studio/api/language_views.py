@@ -85,7 +85,7 @@ class LanguageView(View):
         """Writes translations."""
         brand = brand_of(request, brand_id, write=True)
         wanted = language_shapes.TextsRequest.model_validate(request.data)
-        languages.put(brand, user_of(request), code, wanted.texts)
+        languages.put(brand, user_of(request), code, wanted.texts, wanted.at)
         return self.changed(request, brand)
 
     @extend_schema(request=language_shapes.PublishedRequest, responses={200: shapes.Changed, 422: shapes.Problem})

@@ -72,12 +72,13 @@ def publish(brand: Brand, author: User, code: str, wanted: bool) -> None:
     _write(brand, author, said, lambda site: languages.publishing(site, code, wanted))
 
 
-def put(brand: Brand, author: User, code: str, texts: Mapping[str, str]) -> None:
-    """Writes translations by what they are of; an empty one takes one back."""
-    first = next((text for text in texts.values() if text.strip()), "")
-    count = len(texts)
+def put(brand: Brand, author: User, code: str, texts: Mapping[str, str], at: Mapping[str, Mapping[str, str]]) -> None:
+    """Writes translations by what they are of, an empty one takes one back; and what they are at places where they mean something else."""
+    said = [*texts.values(), *(text for by_place in at.values() for text in by_place.values())]
+    first = next((text for text in said if text.strip()), "")
+    count = len(said)
     what = f"“{first[:40]}”" if count == 1 and first else f"{count} text{'s' * (count != 1)}"
-    _write(brand, author, f"{own_name(code)}: {what} written", lambda site: languages.put(site, code, texts))
+    _write(brand, author, f"{own_name(code)}: {what} written", lambda site: languages.put(site, code, texts, at))
 
 
 def _write(brand: Brand, author: User, label: str, made: Callable[[Site], Change]) -> None:

@@ -139,6 +139,30 @@ def test_a_translation_stays_with_its_text_and_is_older_when_the_text_changes() 
     )
 
 
+def test_a_text_that_means_something_else_at_a_place_is_something_else_there() -> None:
+    site = having(planned("ferry"), "de")
+    line = next(
+        one for one in lines(site, "de") if one.count > 1 and one.state == "missing" and all(each.page for each in one.places)
+    )
+    first, other = line.places[0], line.places[1]
+    with pytest.raises(ChangeError, match="not translated yet"):
+        put(site, "de", {}, {line.source: {other.place: "Anders"}})
+    site = apply(site, [put(site, "de", {line.source: "So"})])
+    site = apply(site, [put(site, "de", {}, {line.source: {other.place: "Anders"}})])
+    told = by_source(site, "de")[line.source]
+    assert (told.text, [one.text for one in told.places[:2]]) == ("So", ["", "Anders"])
+    made = in_language(site, "de").model_dump_json()
+    assert made.count('"Anders"') == 1 and made.count('"So"') == line.count - 1
+    # It stays when the text is written anew elsewhere, and goes when it is to be as elsewhere again.
+    again = apply(site, [put(site, "de", {line.source: "So etwa"})])
+    assert by_source(again, "de")[line.source].places[1].text == "Anders"
+    back = apply(again, [put(again, "de", {}, {line.source: {other.place: " "}})])
+    assert not by_source(back, "de")[line.source].places[1].text and '"Anders"' not in in_language(back, "de").model_dump_json()
+    with pytest.raises(ChangeError, match="stand there"):
+        put(site, "de", {}, {line.source: {"page:nowhere/x": "Hier"}})
+    assert first.place != other.place
+
+
 def test_links_and_numbers_that_a_translation_lost_are_told() -> None:
     site = having(planned("ferry"), "de")
     source = "En färja mellan två öar. Den går kl. 9 och 17."

@@ -156,7 +156,7 @@ def test_translations_that_state_a_fact_stay_translations() -> None:
         "texts"
     ]
     new = "Ring 020 7946 0999"
-    assert after[key_of(new)] | {"places": []} == {"source": new, "text": "Ffoniwch 020 7946 0999", "places": []}
+    assert after[key_of(new)] == {"source": new, "text": "Ffoniwch 020 7946 0999", "places": [], "at": {}}
     assert after[key_of("Come to Bath")]["source"] == "Come to Bath", "it is told to be older than its text"
 
 

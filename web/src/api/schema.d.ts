@@ -3373,7 +3373,7 @@ export interface components {
         /**
          * Line
          * @description A text beside what it is in another language: where it stands first, in how many places, how it is, what it was translated from
-         *     where that has changed since, and what of it the translation does not have (links, numbers).
+         *     where that has changed since, what of it the translation does not have (links, numbers), and its places where there are several.
          */
         Line: {
             /** Source */
@@ -3394,6 +3394,8 @@ export interface components {
             was: string;
             /** Lacks */
             lacks: string[];
+            /** Places */
+            places: components["schemas"]["PlaceLine"][];
         };
         /** @enum {string} */
         LineStateEnum: "done" | "older" | "missing" | "ours" | "same";
@@ -4381,6 +4383,22 @@ export interface components {
             height: number;
             /** What */
             what: components["schemas"]["WhatEnum"];
+        };
+        /**
+         * PlaceLine
+         * @description One of several places of a text, and what it is there where it means something else; empty where it is as elsewhere.
+         */
+        PlaceLine: {
+            /** Place */
+            place: string;
+            /** Page */
+            page: string;
+            /** Section */
+            section: string;
+            /** Label */
+            label: string;
+            /** Text */
+            text: string;
         };
         /**
          * Planned
@@ -5372,12 +5390,19 @@ export interface components {
         };
         /**
          * TextsRequest
-         * @description Translations by the texts that they are of; an empty one takes one back.
+         * @description Translations by the texts that they are of, an empty one takes one back; and what a text is at places where it means something else,
+         *     by its text and the place, an empty one for as elsewhere.
          */
         TextsRequestRequest: {
             /** Texts */
-            texts: {
+            texts?: {
                 [key: string]: string;
+            };
+            /** At */
+            at?: {
+                [key: string]: {
+                    [key: string]: string;
+                };
             };
         };
         /**
@@ -6617,7 +6642,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "application/json": components["schemas"]["TextsRequestRequest"];
             };

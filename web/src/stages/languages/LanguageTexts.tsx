@@ -44,16 +44,8 @@ export function LanguageTexts({ card }: { card: FurtherLanguage }) {
       return false;
     }
   };
-  const put = (source: string, text: string) =>
-    tell((headers) =>
-      unwrap(
-        client.PUT('/api/brands/{brand_id}/languages/{code}/texts', {
-          ...path,
-          headers,
-          body: { texts: { [source]: text } },
-        }),
-      ),
-    );
+  const store = (body: { texts?: Record<string, string>; at?: Record<string, Record<string, string>> }) =>
+    tell((headers) => unwrap(client.PUT('/api/brands/{brand_id}/languages/{code}/texts', { ...path, headers, body })));
   const publish = async (wanted: boolean) => {
     setSaid({ published: wanted, was: published });
     const done = await tell((headers) =>
@@ -148,7 +140,9 @@ export function LanguageTexts({ card }: { card: FurtherLanguage }) {
                 code={card.code}
                 heading={line.page !== rows[index - 1]?.page || index === 0 ? nameOf(line.page) : ''}
                 disabled={!canWrite}
-                put={(text) => put(line.source, text)}
+                put={(text) => store({ texts: { [line.source]: text } })}
+                putAt={(place, text) => void store({ at: { [line.source]: { [place]: text } } })}
+                nameOf={nameOf}
               />
             ))}
           </ol>

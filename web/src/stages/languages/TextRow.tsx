@@ -1,5 +1,6 @@
 import { useId, useState, type KeyboardEvent } from 'react';
 import type { LanguageLine } from '../../api/client';
+import { Editable } from '../../parts/Editable';
 import { read } from '../pages/marks';
 
 export type TextRowProps = {
@@ -11,6 +12,9 @@ export type TextRowProps = {
   heading: string;
   disabled: boolean;
   put: (text: string) => Promise<boolean>;
+  /** Stores what the text is at one of its places; empty for as elsewhere. */
+  putAt: (place: string, text: string) => void;
+  nameOf: (page: string) => string;
 };
 
 const STATES: Record<LanguageLine['state'], string> = {
@@ -29,9 +33,11 @@ function goOn(from: HTMLElement) {
 }
 
 /** A text, and what it is in the other language. Leaving it stores it, Ctrl+Enter goes on to the next that waits. */
-export function TextRow({ line, own, code, heading, disabled, put }: TextRowProps) {
+export function TextRow({ line, own, code, heading, disabled, put, putAt, nameOf }: TextRowProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
+  const [open, setOpen] = useState(false);
+  const apart = line.places.filter((one) => one.text).length;
   const shown = draft ?? line.text;
   const save = async () => {
     if (draft === null) return;
@@ -45,11 +51,7 @@ export function TextRow({ line, own, code, heading, disabled, put }: TextRowProp
     goOn(event.currentTarget);
   };
   const long = Math.max(line.source.length, shown.length);
-  const note = [
-    STATES[line.state],
-    line.count > 1 ? `in ${line.count} places` : '',
-    line.lacks.length ? `without ${line.lacks.join(', ')}` : '',
-  ].filter(Boolean);
+  const note = [STATES[line.state], line.lacks.length ? `without ${line.lacks.join(', ')}` : ''].filter(Boolean);
   return (
     <>
       {heading && <li className="languages-page">{heading}</li>}
@@ -80,6 +82,35 @@ export function TextRow({ line, own, code, heading, disabled, put }: TextRowProp
             onKeyDown={key}
           />
           {note.length > 0 && <small id={`${id}-note`}>{note.join(', ')}</small>}
+          {line.places.length > 1 && (
+            <button
+              type="button"
+              className="link soft text-places"
+              aria-expanded={open}
+              disabled={line.state !== 'done'}
+              title={
+                line.state === 'done' ? 'Where it means something else, it is written there' : 'Translate it first'
+              }
+              onClick={() => setOpen(!open)}
+            >
+              in {line.count} places{apart ? `, at ${apart} otherwise` : ''}
+            </button>
+          )}
+          {open && line.state === 'done' && (
+            <ul className="text-at">
+              {line.places.map((one) => (
+                <li key={one.place}>
+                  <Editable
+                    label={`${one.page ? nameOf(one.page) : 'Header, footer, menu'} · ${one.label}`}
+                    disabled={disabled}
+                    value={one.text}
+                    placeholder={line.text}
+                    onSave={(text) => putAt(one.place, text)}
+                  />
+                </li>
+              ))}
+            </ul>
+          )}
         </div>
       </li>
     </>

@@ -25,6 +25,7 @@ const line = (source: string, text: string, state: LanguageLine['state'], more: 
     count: 1,
     was: '',
     lacks: [],
+    places: [],
     ...more,
   }) as LanguageLine;
 const LINES = [
@@ -68,7 +69,7 @@ describe('the languages of a site', () => {
     expect(missing).toHaveAttribute('lang', 'en');
     expect(screen.getByText('Immer offen')).toBeInTheDocument();
     expect(screen.getByText('without 12')).toBeInTheDocument();
-    expect(screen.getByText('the same in every language, in 4 places')).toBeInTheDocument();
+    expect(screen.getByText('the same in every language')).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'To do 1' }));
     expect(rows()).toEqual(['']);
     await userEvent.click(screen.getByRole('button', { name: 'To look at 2' }));
@@ -89,6 +90,25 @@ describe('the languages of a site', () => {
     await waitFor(() =>
       expect(asked).toContainEqual([PUT, { texts: { 'Körbe aus *Weiden*': 'Willow baskets of 12 kinds' } }]),
     );
+  });
+
+  it('are something else at a place where they mean something else', async () => {
+    const at = (page: string, text: string) => ({
+      place: `page:${page}/a`,
+      page,
+      section: 'a',
+      label: 'Card, Title',
+      text,
+    });
+    const open = line('Offen', 'Open', 'done', { count: 2, places: [at('home', ''), at('kontakt', 'Frank')] });
+    const asked = answers(known({ [TEXTS]: { ...known()[TEXTS], lines: [open] } }));
+    draw(<LanguagesView />);
+    await userEvent.click(await screen.findByRole('button', { name: 'in 2 places, at 1 otherwise' }));
+    expect(screen.getByLabelText('Kontakt · Card, Title')).toHaveValue('Frank');
+    const first = screen.getByLabelText(/^(Home|Start|Körbe).* · Card, Title$/);
+    expect(first).toHaveAttribute('placeholder', 'Open');
+    await userEvent.type(first, 'Open now{Enter}');
+    await waitFor(() => expect(asked).toContainEqual([PUT, { at: { Offen: { 'page:home/a': 'Open now' } } }]));
   });
 
   it('keep what was written where it does not fit, and say why', async () => {
