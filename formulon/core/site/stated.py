@@ -187,8 +187,10 @@ class _Telling:
         """A text with every fact that it states in its new words, each place once: what is put in is not looked at again."""
         found: list[tuple[int, int, str]] = []
         for fact, now in self.pairs:
+            if text == fact.value:
+                return now
             for start, end in _spans(fact, self.was, text):
-                found.append((start, end, self._put(fact, text[start:end], now)))
+                found.append((start, end, self._put(fact, text[start:end], text[end : end + 1], now)))
         made, at = "", 0
         for start, end, put in sorted(found, key=lambda one: (one[0], -one[1])):
             if start >= at:
@@ -196,8 +198,10 @@ class _Telling:
                 at = end
         return made + text[at:]
 
-    def _put(self, fact: Fact, found: str, now: str) -> str:
-        """What takes the place of what was found."""
+    def _put(self, fact: Fact, found: str, after: str, now: str) -> str:
+        """What takes the place of what was found, before what stands after it. A full stop is the sentence's and not the fact's."""
+        if fact.sort == "words" and now.endswith(".") and (fact.value.endswith(".") or after == "."):
+            now = now.removesuffix(".")
         if fact.sort == "phone" and found.startswith("tel:"):
             return dialled(now, self.now) or found
         if fact.sort == "address" and "\n" in found:

@@ -89,11 +89,14 @@ def test_every_token_that_css_uses_exists(site: Site) -> None:
     chosen = site.with_choices(Choices.model_validate({"motif": {"shape": "ring"}, "picture_kinds": kinds}))
     system = resolve(chosen.identity, chosen.choices)
     declared = set(re.findall(r"(--[\w-]+)\s*:", tokens_css(system, used_names())))
-    # Where a picture is cropped and overlaid, and how a motif is drawn.
+    # Where a picture is cropped and overlaid, how a motif is drawn, and the places of sections in orders of their own.
     own = set(re.findall(r"(?<=[{;])(--[\w-]+)\s*:", minified(site_css() + motif_css(chosen, system))))
     plain = {
         "--focus-x",
         "--focus-y",
+        "--on-phone",
+        "--on-tablet",
+        "--on-desktop",
         "--across",
         "--down",
         "--overlay",

@@ -126,6 +126,23 @@ def test_what_only_looks_like_a_fact_stays(text: str, why: str) -> None:
     assert after[page_document(site_of(BRANDS[0]).pages[0].id)]["sections"][0]["content"]["heading"] == text, why
 
 
+@pytest.mark.parametrize(
+    ("old", "new", "text", "told"),
+    [
+        ("The dark is worth it.", "Look up.", "The dark is worth it.", "Look up."),
+        ("The dark is worth it.", "Look up", "The dark is worth it.", "Look up"),
+        ("The dark is worth it.", "Look up.", "Thrum – The dark is worth it", "Thrum – Look up"),
+        ("The dark is worth it.", "Look up.", "So: The dark is worth it. Come.", "So: Look up. Come."),
+        ("The dark is worth it", "Look up.", "The dark is worth it. Come.", "Look up. Come."),
+        ("The dark is worth it", "Look up.", "Is The dark is worth it true?", "Is Look up. true?"),
+    ],
+)
+def test_full_stops_are_neither_doubled_nor_lost(old: str, new: str, text: str, told: str) -> None:
+    before = written(BRANDS[0] | {"strapline": old}, text)
+    after = followed(before, changed(before, strapline=new))
+    assert after[page_document(site_of(BRANDS[0]).pages[0].id)]["sections"][0]["content"]["heading"] == told
+
+
 def test_links_form_and_table_follow_too() -> None:
     before = written(BRANDS[0], "Come")
     assert '["Sat", "10–14"]' in said(before) and '"to": "mailto:hello@thrum.example"' in said(before)

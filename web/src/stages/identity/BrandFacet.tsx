@@ -11,6 +11,13 @@ import { Stated } from './Stated';
 import { SiteLanguage } from './SiteLanguage';
 import { Typefaces } from './Typefaces';
 
+const CONTACT = [
+  { key: 'address', label: 'Address' },
+  { key: 'hours', label: 'Hours' },
+  { key: 'email', label: 'Email' },
+  { key: 'phone', label: 'Telephone' },
+] as const;
+
 /** What is settled: the brand's fixed facts, each edited where it stands. */
 export function BrandFacet() {
   const { brand, canWrite } = useShown('brand', 'canWrite');
@@ -77,46 +84,18 @@ export function BrandFacet() {
         <Offers />
         <h3 className="identity-head">How to reach it</h3>
         <div className="identity-pair">
-          <div>
-            <Editable
-              {...common}
-              label="Address"
-              value={contact?.address ?? ''}
-              placeholder="Not known yet"
-              onSave={set('Address', 'contact', 'address')}
-            />
-            <Stated path="/contact/address" />
-          </div>
-          <div>
-            <Editable
-              {...common}
-              label="Hours"
-              value={contact?.hours ?? ''}
-              placeholder="Not known yet"
-              onSave={set('Hours', 'contact', 'hours')}
-            />
-            <Stated path="/contact/hours" />
-          </div>
-          <div>
-            <Editable
-              {...common}
-              label="Email"
-              value={contact?.email ?? ''}
-              placeholder="Not known yet"
-              onSave={set('Email', 'contact', 'email')}
-            />
-            <Stated path="/contact/email" />
-          </div>
-          <div>
-            <Editable
-              {...common}
-              label="Telephone"
-              value={contact?.phone ?? ''}
-              placeholder="Not known yet"
-              onSave={set('Telephone', 'contact', 'phone')}
-            />
-            <Stated path="/contact/phone" />
-          </div>
+          {CONTACT.map(({ key, label }) => (
+            <div key={key}>
+              <Editable
+                {...common}
+                label={label}
+                value={contact?.[key] ?? ''}
+                placeholder="Not known yet"
+                onSave={set(label, 'contact', key)}
+              />
+              <Stated path={`/contact/${key}`} />
+            </div>
+          ))}
         </div>
         <HandedOut />
       </section>
