@@ -11,7 +11,6 @@ from formulon.core.site.composing.turned import in_a_row, in_rows_of, mirrored
 from formulon.core.site.composition import OWN
 from formulon.core.site.documents import located
 from formulon.core.site.layout import COLUMNS
-from formulon.core.site.phrases import right_to_left
 from formulon.core.site.planning.material import nearness
 from formulon.core.site.signature import likeness, signature
 from formulon.core.site.site import FRAME, Page, Section, Site, Width
@@ -29,6 +28,7 @@ from formulon.core.site.structure.operations import (
     Widths,
 )  # fmt: skip
 from formulon.core.system.documents.choices import SECTION_GROUNDS, GroundName
+from formulon.core.type.languages import right_to_left
 
 _WIDTHS = r"(?P<widths>(phone|tablet|desktop)s?( or (phone|tablet|desktop)s?)*)"
 _ORDER = ("first", "second", "third", "fourth", "fifth", "sixth")

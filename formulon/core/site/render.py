@@ -24,7 +24,7 @@ from formulon.core.site.languages import LanguageLink, greeting, language_links
 from formulon.core.site.layout import Region
 from formulon.core.site.markup import breakable, emphasised, html, with_gaps
 from formulon.core.site.orders import order_css, places
-from formulon.core.site.phrases import phrases, right_to_left
+from formulon.core.site.phrases import phrases
 from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import header_strip, section_html
 from formulon.core.site.setting import set_in, step_of, tag_of
@@ -40,6 +40,7 @@ from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.facets.motif import symbol
 from formulon.core.system.system import Scheme, System
 from formulon.core.type.hyphens import hyphenated
+from formulon.core.type.languages import right_to_left
 
 _FOLDER = Path(__file__).parent
 WIDTHS = (360, 768, 1280, 1920)
@@ -440,7 +441,7 @@ class View:
     def ways(self, several: Sequence[Way]) -> Markup:
         """Ways to reach the brand: as links, or as they are read where they lead nowhere."""
         return Markup("\n").join(
-            html('<a href="%s">%s</a>', one.to, self.word(one.name)) if one.to else html("<span>%s</span>", one.name)
+            html('<a href="%s">%s</a>', one.to, self.word(one.name)) if one.to else html("<span>%s</span>", self.word(one.name))
             for one in several
         )
 

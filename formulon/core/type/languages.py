@@ -1,7 +1,7 @@
 """Which languages a font can write: for all of whose letters it has a glyph."""
 
 from collections.abc import Iterable
-from functools import cache
+from functools import cache, lru_cache
 
 import icu
 
@@ -35,3 +35,13 @@ def languages(codes: Iterable[int]) -> list[str]:
     """The codes of the languages that a font with these code points can write."""
     known = frozenset(codes)
     return [code for code in LANGUAGES if letters(code) <= known]
+
+
+_RIGHT_TO_LEFT = frozenset({"Adlm", "Arab", "Hebr", "Mand", "Nkoo", "Rohg", "Samr", "Syrc", "Thaa"})
+
+
+@lru_cache(maxsize=512)
+def right_to_left(language: str) -> bool:
+    """Whether a language is written from right to left: by its likeliest script (CLDR, by ICU)."""
+    locale = icu.Locale.forLanguageTag(language)
+    return str(locale.getScript() or locale.addLikelySubtags().getScript()) in _RIGHT_TO_LEFT

@@ -19,7 +19,6 @@ from formulon.core.type.languages import LANGUAGES
 _FOLDER = Path(__file__).parent
 MODEL = "en"  # the language whose table the others are compared with
 # Scripts that run from right to left, by ISO 15924. Source: UAX #31, table 5, and the bidirectional classes of their letters.
-_RIGHT_TO_LEFT = frozenset({"Adlm", "Arab", "Hebr", "Mand", "Nkoo", "Rohg", "Samr", "Syrc", "Thaa"})
 USUAL = ("home", "about", "offer", "contact")
 # Pages that kinds of organisation have besides (planning/plans.py).
 TRADE = (
@@ -133,9 +132,3 @@ def _plain(name: str) -> str:
 def only_english(text: str) -> bool:
     """Whether a text is a phrase as the English table has it and no other: “About”, but not “Menu”, which may be right elsewhere."""
     return phrases(MODEL).has(text) and not any(phrases(one).has(text) for one in tables() if one != MODEL)
-
-
-def right_to_left(language: str) -> bool:
-    """Whether a language is written from right to left: by its likeliest script (CLDR, by ICU)."""
-    locale = icu.Locale.forLanguageTag(language)
-    return str(locale.getScript() or locale.addLikelySubtags().getScript()) in _RIGHT_TO_LEFT

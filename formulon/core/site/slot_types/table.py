@@ -10,6 +10,7 @@ from formulon.core.site.markup import emphasised, html
 from formulon.core.site.slot_types.base import SlotType, Work
 from formulon.core.site.values import placeholder
 from formulon.core.system.documents.identity import Model
+from formulon.core.type.hyphens import in_order
 
 if TYPE_CHECKING:
     from formulon.core.site.kind import Slot
@@ -52,12 +53,16 @@ class Table(SlotType):
         if not self.filled(value):
             return Markup("")
         gaps = view.preview is not None
-        head = Markup("").join(html('<th scope="col">%s</th>', emphasised(one, gaps)) for one in value["head"])
+
+        def cell(text: str) -> Markup:
+            return emphasised(in_order(text, view.language), gaps)
+
+        head = Markup("").join(html('<th scope="col">%s</th>', cell(one)) for one in value["head"])
         rows = Markup("\n").join(
             html(
                 '<tr><th scope="row">%s</th>%s</tr>',
-                emphasised(row[0], gaps),
-                Markup("").join(html("<td>%s</td>", emphasised(one, gaps)) for one in row[1:]),
+                cell(row[0]),
+                Markup("").join(html("<td>%s</td>", cell(one)) for one in row[1:]),
             )
             for row in value["rows"]
         )

@@ -103,7 +103,8 @@ def _of_facts(site: Site, kind: str) -> Iterator[Content]:
     elif kind == "downloads":
         most = CATALOGUE[kind].slots["items"].most
         items = [
-            {"title": _called(one.name), "link": {"label": one.name, "to": f"file:{one.id}"}} for one in identity.files[:most]
+            {"title": _called(one.name), "link": {"label": _called(one.name), "to": f"file:{one.id}"}}
+            for one in identity.files[:most]
         ]
         slot = CATALOGUE[kind].slots["heading"]
         yield {"heading": slot.of.blank(slot), "items": items} if items else {}

@@ -1,6 +1,8 @@
 /** Emphasis in texts that are edited on the page: elements there, asterisks where they are stored. */
 
 const SOFT_HYPHEN = '\u00ad';
+/** What pages put around numbers in groups in languages from right to left, so that these keep their order. */
+export const ISOLATES = /[\u2066\u2069]/g;
 const MARKS: Record<string, string> = { EM: '*', STRONG: '**' };
 
 /** A stored text as it is read: without marks of emphasis and of placeholders. */
@@ -21,7 +23,8 @@ export function storedText(written: string, stored: string): string {
 export function written(element: Element): string {
   let text = '';
   for (const node of Array.from(element.childNodes)) {
-    if (node.nodeType === Node.TEXT_NODE) text += (node.textContent ?? '').replace(/\u00a0/g, ' ');
+    if (node.nodeType === Node.TEXT_NODE)
+      text += (node.textContent ?? '').replace(/\u00a0/g, ' ').replace(ISOLATES, '');
     else if (node.nodeName === 'BR') text += '\n';
     else if (node.nodeName === 'WBR') continue;
     else if (node.nodeType === Node.ELEMENT_NODE) {

@@ -1,4 +1,4 @@
-import { written } from './marks';
+import { ISOLATES, written } from './marks';
 
 /** Longer texts that are edited on the page: paragraphs, lists, links and emphasis there, marks where they are stored. */
 
@@ -148,7 +148,7 @@ const inlines = (node: Node, take: (one: Node) => boolean = () => true) =>
 
 /** A run of words as it is stored, with links where they lead somewhere that can be led to. */
 function inline(node: Node): string {
-  if (node.nodeType === Node.TEXT_NODE) return node.textContent ?? '';
+  if (node.nodeType === Node.TEXT_NODE) return (node.textContent ?? '').replace(ISOLATES, '');
   if (node.nodeType !== Node.ELEMENT_NODE) return '';
   const element = node as HTMLElement;
   const name = element.nodeName.toUpperCase();
