@@ -25,7 +25,7 @@ export function Stated({ path }: StatedProps) {
         aria-controls={id}
         onClick={() => setOpen(!open)}
       >
-        {counted(places.length, 'text')} of the pages {places.length === 1 ? 'says' : 'say'} it, and will follow
+        {counted(places.length, 'text')} {places.length === 1 ? 'says it and follows' : 'say it and follow'}
       </button>
       {open && (
         <ul id={id}>
