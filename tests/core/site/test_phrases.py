@@ -7,14 +7,14 @@ import pytest
 
 from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
-from formulon.core.site.phrases import MODEL, offered, page_named, phrases, right_to_left, tables, whole
+from formulon.core.site.phrases import MODEL, offered, page_named, phrases, tables, whole
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render_page
 from formulon.core.site.telephone import dialled
 from formulon.core.system.documents.identity import Identity, slug
 from formulon.core.system.resolve import resolve
 from formulon.core.type.alike import defaults, for_language, writes
-from formulon.core.type.languages import LANGUAGES, letters
+from formulon.core.type.languages import LANGUAGES, letters, right_to_left
 from formulon.core.type.library import SHIPPED
 
 NAMES = {
