@@ -10,17 +10,18 @@ practice for the rest).
 import difflib
 import re
 import unicodedata
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any, Literal, NamedTuple
 
 import phonenumbers
 
+from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import pointer
 from formulon.core.site.documents import FRAME_DOCUMENT, IDENTITY, LANGUAGES, Bodies, Body, page_of
 from formulon.core.site.opening import rows_of
-from formulon.core.site.site import FRAME
+from formulon.core.site.site import FRAME, MenuItem, Page
 from formulon.core.site.telephone import dialled, region_of
 from formulon.core.site.texts import Text, texts
 from formulon.core.site.translations import key_of
@@ -37,6 +38,8 @@ _FACTS: tuple[tuple[tuple[str, ...], str, Sort], ...] = (
     (("contact", "email"), "Email", "email"),
     (("contact", "phone"), "Telephone", "phone"),
 )
+# Facts that are sentences: where one is a single word ("closed"), that word means something else within another text.
+_SAID_WHOLE = ("strapline", "does", "hours")
 _FEWEST = 3  # characters: what is shorter stands in too many words that mean something else
 _UNTOUCHED = frozenset({"source", "css", "after", "kind", "sort", "side", "how", "drawn_as", "reason", "focus", "overlay"})
 # Letters of scripts that write words without spaces between them (UAX #29): no edge of a word can be told there.
@@ -135,8 +138,10 @@ class _Telling:
         self.rows = (_rows(hours[0], was), _rows(hours[1], now)) if hours else ([], [])
 
     def page(self, body: Body) -> Body:
-        made = {key: self.text(body.get(key, "")) for key in ("title", "description")}
-        return body | made | {"sections": [self.section(one) for one in body["sections"]]}
+        made = body | {key: self.text(body.get(key, "")) for key in ("title", "description")}
+        bare = made | {"sections": []}  # which are looked at by slot
+        heads = made if _holds(lambda: Page.model_validate(bare)) else body
+        return heads | {"sections": [self.section(one) for one in body["sections"]]}
 
     def frame(self, body: Body) -> Body:
         menu = [self.entry(one) for one in body.get("menu", [])]
@@ -144,12 +149,27 @@ class _Telling:
 
     def entry(self, item: Body) -> Body:
         """An entry of the menu."""
-        made = {"label": self.text(item["label"]), "to": self.text(item.get("to", ""))}
-        return item | made | {"items": [self.entry(one) for one in item.get("items", [])]}
+        made = item | {"label": self.text(item["label"]), "to": self.text(item.get("to", ""))}
+        made = made if _holds(lambda: MenuItem.model_validate(made | {"items": []})) else item
+        return made | {"items": [self.entry(one) for one in item.get("items", [])]}
 
     def section(self, body: Body) -> Body:
-        made = {key: self.value(body[key]) for key in ("content", "aside") if body.get(key)}
-        return body | made
+        aside = {
+            kind: one | {part: self.content(kind, one[part]) for part in ("content", "became") if part in one}
+            for kind, one in body.get("aside", {}).items()
+        }
+        made = body | {"content": self.content(body["kind"], body["content"])}
+        return made | ({"aside": aside} if aside else {})
+
+    def content(self, kind: str, content: Body) -> Body:
+        """The content of a section, or what it was as another kind. A slot that has no room for the new words keeps the old."""
+        slots = CATALOGUE[kind].slots if kind in CATALOGUE else {}
+        made = {}
+        for name, value in content.items():
+            put, slot = self.value(value), slots.get(name)
+            fits = put == value or slot is None or _holds(lambda slot=slot, put=put: slot.of.validate(slot, put))  # type: ignore[misc]
+            made[name] = put if fits else value
+        return made
 
     def languages(self, body: Body) -> Body:
         """Translations whose text was stated in the old words as well, of what the text is now. Others are left to whoever translates:
@@ -209,6 +229,15 @@ class _Telling:
         return now
 
 
+def _holds(made: Callable[[], Any]) -> bool:
+    """Whether something can be made of what it is made of."""
+    try:
+        made()
+    except ValueError:
+        return False
+    return True
+
+
 def _rows(hours: str, language: str) -> list[list[str]]:
     """Hours as the rows of a table, as pages are planned with them."""
     return [[one["when"], one["what"]] for one in rows_of(hours, language)]
@@ -216,8 +245,10 @@ def _rows(hours: str, language: str) -> list[list[str]]:
 
 def _spans(fact: Fact, language: str, text: str) -> list[tuple[int, int]]:
     """Where a fact stands in a text, from left to right."""
-    if not text:
+    if not text or not any(map(str.isalnum, fact.value)):
         return []
+    if fact.path[-1] in _SAID_WHOLE and len(fact.value.split()) == 1 and not _UNSPACED.search(fact.value):
+        return [(0, len(text))] if text.strip().rstrip(".") == fact.value.rstrip(".") else []
     if fact.sort == "phone":
         return _phones(fact.value, language, text)
     found = [one.span() for one in _pattern(fact.sort, fact.value).finditer(text)]

@@ -143,6 +143,35 @@ def test_full_stops_are_neither_doubled_nor_lost(old: str, new: str, text: str, 
     assert after[page_document(site_of(BRANDS[0]).pages[0].id)]["sections"][0]["content"]["heading"] == told
 
 
+@pytest.mark.parametrize("value", ["...", "—", ". . .", ",,,", "???"])
+def test_a_fact_without_a_letter_is_stated_nowhere(value: str) -> None:
+    before = written(BRANDS[0] | {"strapline": value}, "Come ... and — see, ,,, ??? . . .")
+    assert not [one for one in statements(before) if one.fact.label == "Strapline" and one.at.section == "own"]
+    after = followed(before, changed(before, strapline="Look up"))
+    first = page_document(site_of(BRANDS[0]).pages[0].id)
+    assert after[first]["sections"][0] == before[first]["sections"][0], "it is put where it stands alone, and nowhere else"
+
+
+def test_a_word_that_says_the_hours_is_not_put_into_sentences() -> None:
+    brand = BRANDS[0] | {"contact": BRANDS[0]["contact"] | {"hours": "closed"}}
+    before = written(brand, "The gate is closed at night")
+    after = said(followed(before, changed(before, contact={"hours": "Mon–Fri 9–17"})))
+    assert "The gate is closed at night" in after and "The gate is Mon" not in after
+
+
+def test_a_text_that_has_no_room_for_the_new_words_keeps_the_old_and_the_rest_follows() -> None:
+    """A button takes 120 characters; the name takes eighty."""
+    label = f"{'Thrum & Heddle'} {'x' * 100}"
+    before = written(BRANDS[0], label)
+    first = page_document(site_of(BRANDS[0]).pages[0].id)
+    before[first]["sections"][0]["content"]["primary"]["label"] = label
+    after = followed(before, changed(before, name="W" * 80))
+    for name, body in after.items():
+        checked(name, body)
+    content = after[first]["sections"][0]["content"]
+    assert content["primary"]["label"] == label and "W" * 80 in str(content["text"])
+
+
 def test_links_form_and_table_follow_too() -> None:
     before = written(BRANDS[0], "Come")
     assert '["Sat", "10–14"]' in said(before) and '"to": "mailto:hello@thrum.example"' in said(before)
