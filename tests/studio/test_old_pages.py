@@ -47,5 +47,16 @@ def test_a_sheet_that_is_handed_in_later_is_there_at_the_next_look(handed_in: Br
     assert "#abcdef" in anna.get(at).json()["html"]
 
 
+def test_a_picture_that_only_a_larger_style_sheet_names_is_there(handed_in: Brand, anna: Api) -> None:
+    sheet = b"/* " + b"x" * 400 + b" */ h1{background:url('night%20sky.png')}"
+    for name, data in {"old.zip/site/night sky.png": RIGHT["png"], "old.zip/site/a.css": sheet}.items():
+        values = {"stored": sources.store(handed_in.workspace_id, data), "size": len(data), "state": "read"}
+        SourceFile.objects.update_or_create(brand=handed_in, name=name, defaults=values)
+    html = anna.get(f"brands/{handed_in.pk}/old-pages/{SourceFile.objects.get(name='old.zip/site/index.html').pk}").json()[
+        "html"
+    ]
+    assert 'h1{background:url("data:image/png;base64,' in html
+
+
 def test_a_brand_without_an_old_site_has_none(brand: Brand, anna: Api) -> None:
     assert anna.get(f"brands/{brand.pk}/old-pages").json() == {"pages": []}

@@ -3,12 +3,13 @@
 import base64
 import re
 from functools import lru_cache
+from urllib.parse import unquote
 from uuid import UUID
 
 from formulon.core.identity.isolated import readers
 from formulon.core.identity.reading import decode
 from formulon.studio.errors import UploadRefused
-from formulon.studio.models import Brand, SourceFile
+from formulon.studio.models import Brand, SourceFile, StoredFile
 
 _PAGE = re.compile(r"\.html?$", re.IGNORECASE)
 _PICTURES = {
@@ -40,25 +41,18 @@ def _drawn(brand_id: UUID, file_id: int, _: tuple[tuple[str, str], ...]) -> str:
     """The page, drawn once for what lies with it."""
     source = SourceFile.objects.select_related("stored").get(pk=file_id)
     data = bytes(source.stored.data)
-    text = decode(data) or ""
-    beside: dict[str, str] = {}
+    others = SourceFile.objects.filter(brand_id=brand_id).exclude(pk=file_id).select_related("stored").order_by("size")
+    sheets = others.filter(name__iendswith=".css", size__lte=_MOST_PICTURE)
+    beside = {one.name: decode(bytes(one.stored.data)) or "" for one in sheets}
+    said = unquote(" ".join([decode(data) or "", *beside.values()]))
     room = _MOST_ALL
-    for other in (
-        SourceFile.objects.filter(brand_id=brand_id).exclude(pk=file_id).order_by("size").only("name", "size", "stored_id")
-    ):
-        ending = other.name.rsplit(".", 1)[-1].lower()
-        named = other.name.rsplit("/", 1)[-1]
-        if ending == "css" and other.size <= _MOST_PICTURE:
-            beside[other.name] = decode(bytes(other.stored.data)) or ""
-            text += beside[other.name]
-        elif ending in _PICTURES and other.size <= min(_MOST_PICTURE, room) and named in _unquoted(text):
-            room -= other.size
-            beside[other.name] = f"data:image/{_PICTURES[ending]};base64,{base64.b64encode(bytes(other.stored.data)).decode()}"
+    for name, size, pk in others.values_list("name", "size", "stored_id"):
+        form = _PICTURES.get(name.rsplit(".", 1)[-1].lower())
+        if form and size <= min(_MOST_PICTURE, room) and name.rsplit("/", 1)[-1] in said:
+            room -= size
+            picture = bytes(StoredFile.objects.values_list("data", flat=True).get(pk=pk))
+            beside[name] = f"data:image/{form};base64,{base64.b64encode(picture).decode()}"
     made = readers().page(source.name, data, beside)
     if "error" in made:
         raise UploadRefused(made["error"])
     return str(made["html"])
-
-
-def _unquoted(text: str) -> str:
-    return text.replace("%20", " ")
