@@ -71,14 +71,17 @@ export function BrandFacet() {
             placeholder="The people it is for"
             onSave={set('Audience', 'audience')}
           />
-          <Editable
-            {...common}
-            multiline
-            label="Where"
-            value={identity.place ?? ''}
-            placeholder="The place, or leave it empty"
-            onSave={set('Place', 'place')}
-          />
+          <div>
+            <Editable
+              {...common}
+              multiline
+              label="Where"
+              value={identity.place ?? ''}
+              placeholder="The place, or leave it empty"
+              onSave={set('Place', 'place')}
+            />
+            <Stated path="/place" />
+          </div>
         </div>
         <SiteLanguage />
         <Offers />

@@ -27,7 +27,7 @@ export function TypedLines({ typed }: { typed: Typed | null }) {
     const timer = setTimeout(() => void ask(), PAUSE);
     return () => clearTimeout(timer);
   }, [typed, brand.id]);
-  if (!typed) return <span className="soft">Ctrl I stresses selected words, Ctrl B makes them strong</span>;
+  if (!typed) return <span className="soft">Ctrl I stresses, Ctrl B makes strong</span>;
   const same = told?.of.section === typed.section && told.of.slot === typed.slot;
   const parts = same ? WIDTHS.filter((one) => one in told.lines) : [];
   return (
