@@ -25,7 +25,7 @@ def test_a_file_is_added_linked_published_and_stays_what_it_is(brand: Brand, ann
     index = next(n for n, one in enumerate(page["body"]["sections"]) if (one["content"].get("primary") or {}).get("to"))
     patch = {"op": "replace", "path": f"/sections/{index}/content/primary/to", "value": "file:prices-2027"}
     assert anna.change(brand, f"page:{page['body']['id']}", page["revision"], patch).status_code == 200
-    assert "(PDF, 1\u00a0kB)" in anna.get(f"brands/{brand.pk}/pages/{page['body']['id']}/preview").json()["html"]
+    assert "(PDF,\u00a01\u00a0kB)" in anna.get(f"brands/{brand.pk}/pages/{page['body']['id']}/preview").json()["html"]
 
     kept = anna.get(f"brands/{brand.pk}/files-to-hand-out/prices-2027")
     assert b"".join(kept.streaming_content) == RIGHT["pdf"]

@@ -125,7 +125,7 @@ def file_path(one: AttachedFile) -> str:
 def noted(identity: Identity, to: str, language: str) -> str:
     """What stands after the label of a link to a file, so that nobody is surprised by what comes (common practice): its form and size."""
     one = file_of(identity, to)
-    return f" ({FORMS[one.ending].label}, {size_text(one.size, language)})" if one else ""
+    return f" ({FORMS[one.ending].label},\u00a0{size_text(one.size, language)})" if one else ""
 
 
 def action_note(site: "Site", section: "Section", path: str, to: str) -> str:

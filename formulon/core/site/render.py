@@ -25,11 +25,12 @@ from formulon.core.site.layout import Region
 from formulon.core.site.markup import breakable, emphasised, html, with_gaps
 from formulon.core.site.orders import order_css, places
 from formulon.core.site.phrases import phrases
+from formulon.core.site.pictured import Images
 from formulon.core.site.printing import page_feet
 from formulon.core.site.regions import header_strip, section_html
 from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.sheets import fitted_css, minified, own_css, placed_css, placed_of, preview_tokens, style_css, used_in
-from formulon.core.site.site import Asset, MenuEntry, Page, Redirect, Section, Site
+from formulon.core.site.site import MenuEntry, Page, Redirect, Section, Site
 from formulon.core.site.social import social_path
 from formulon.core.site.telephone import dialled
 from formulon.core.site.values import Picture, led_to, variant_of
@@ -167,7 +168,7 @@ class View:
         self.site, self.system, self.page, self.preview = site, system, page, preview
         self.motifs, self.places = motif.places(site, page), places(page) if page.order_on else {}
         self.language = site.identity.language
-        self.pictured = False  # whether a photograph stands on the page already
+        self.images = Images(site, preview)
         self.say = phrases(self.language).say
 
     def word(self, text: str) -> Markup:
@@ -278,13 +279,9 @@ class View:
         if not value:
             return Markup("")
         source, alt = value["source"], "" if value["decorative"] else value["alt"]
-        asset = self.site.asset(source[6:]) if source.startswith("asset:") else None
-        if source.startswith("asset:"):
-            if asset is None:
-                return Markup("")
-            inner = self._image(asset, alt, image_sizes(self.system, section, path, asset.width / asset.height))
-        else:
-            inner = self._drawing(source, alt)
+        inner = self.images.of(source, alt, lambda ratio: image_sizes(self.system, section, path, ratio))
+        if not inner:
+            return inner
         drawn = html(' data-source="%s"', source) if self.preview else Markup("")
         layout = section.declared
         placed = placed_of(Picture.model_validate(value), bool(layout.on_picture))
@@ -293,7 +290,7 @@ class View:
         )  # fmt: skip
         if self.preview and placed:
             written += html(' style="%s"', ";".join(css for _, css in placed.values() if css))
-        photo = " picture--photo" if source.startswith("asset:") and asset and not asset.svg else ""
+        photo = " picture--photo" if self.images.is_photograph(source) else ""
         behind = " picture--behind" if any(one.behind and path in one.slots for one in layout.regions.values()) else ""
         credit = html('<small class="credit">%s</small>', value["credit"]) if value.get("credit") and not behind else Markup("")
         return html('<div class="picture%s%s"%s%s%s>%s%s</div>',
@@ -302,21 +299,7 @@ class View:
 
     def own_picture(self, source: str, alt: str) -> Markup:
         """A picture within own HTML, as large as what it stands in."""
-        asset = self.site.asset(source[6:]) if source.startswith("asset:") else None
-        if source.startswith("asset:"):
-            return self._image(asset, alt, "100vw") if asset else Markup("")
-        return self._drawing(source, alt)
-
-    def _drawing(self, source: str, alt: str) -> Markup:
-        """A drawing of the picture library, inline so that it follows the tokens."""
-        named = html('role="img" aria-label="%s"', alt) if alt else Markup('aria-hidden="true"')
-        return html(
-            '<svg viewBox="0 0 %s %s" preserveAspectRatio="xMidYMid slice" %s>%s</svg>',
-            pictures.WIDTH,
-            pictures.HEIGHT,
-            named,
-            Markup(pictures.draw(source)),
-        )
+        return self.images.of(source, alt, lambda _: "100vw")
 
     def opened(self, section: Section, path: str) -> Markup:
         """What opens a picture large without a script: a button over it, and the picture by itself over the page."""
@@ -331,30 +314,6 @@ class View:
             '<div class="large" id="{0}" popover>{2}<button type="button" class="large-close" popovertarget="{0}" '
             'popovertargetaction="hide" aria-label="{3}">{4}</button></div>'
         ).format(name, f"{label}: {about}" if about else label, picture, self.say("shut"), self.icon("x"))
-
-    def _image(self, asset: Asset, alt: str, listed_sizes: str) -> Markup:
-        """The brand's own picture: a drawing, or a photograph in as many sizes as there are."""
-        if asset.svg:
-            address = data_address(asset.svg) if self.preview else f"pictures/{asset.id}.svg"
-            return Markup('<img src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
-                address, alt, asset.width, asset.height
-            )
-        folder = self.preview.picture_path if self.preview else "pictures/"
-        forms = ["webp"] if self.preview else ["avif", "webp"]
-        listed = {form: [(f"{folder}{asset.id}-{one.width}.{form}", one.width) for one in asset.sizes(form)] for form in forms}
-        sets = {form: ", ".join(f"{path} {width}w" for path, width in found) for form, found in listed.items() if found}
-        last = next(form for form in reversed(forms) if form in sets)  # for browsers that read no newer form
-        # The first picture of a page is asked for at once; the others when they come near what is in sight.
-        first, self.pictured = not self.pictured, True
-        when = Markup(' fetchpriority="high"') if first else Markup(' loading="lazy"')
-        image = Markup(
-            '<img src="{}" srcset="{}" sizes="{}" alt="{}" width="{:.0f}" height="{:.0f}"{} decoding="async">'
-        ).format(listed[last][-1][0], sets[last], listed_sizes, alt, asset.width, asset.height, when)
-        newer = [
-            html('<source type="image/%s" srcset="%s" sizes="%s">', form, text, listed_sizes)
-            for form, text in sets.items() if form != last
-        ]  # fmt: skip
-        return html("<picture>%s%s</picture>", Markup("").join(newer), image) if newer else image
 
     def mark(self, section: Section, place: str) -> Markup:
         """The brand's mark for the section's ground, on a plate where that was chosen and with its name beside it where it is

@@ -237,7 +237,7 @@ def test_facts_are_offered_as_sections() -> None:
         {"title": "Preisliste 2027", "link": {"label": "Preisliste 2027", "to": "file:preisliste-2027"}}
     ]
     page = shown(site, offers(site, "downloads"))
-    assert "Preisliste 2027</span> (PDF, 210\u00a0kB)" in render_page(page, page.system(), page.drawn[0])
+    assert "Preisliste 2027</span> (PDF,\u00a0210\u00a0kB)" in render_page(page, page.system(), page.drawn[0])
     bare = planned("bare")
     assert all(offers(bare, kind)[0].section.content for kind in said), "what is not known is marked, and not left out"
 
