@@ -1,12 +1,16 @@
 """A photograph is dropped on its place on the page, worked on, and taken back."""
 
 import base64
+import io
 import re
+from typing import Any
 
-from playwright.sync_api import Page, expect
+from PIL import Image, ImageDraw
+from playwright.sync_api import Browser, Page, expect
 
 from formulon.studio.models import Picture
-from tests.browser.conftest import open_demo, stage, violations
+from formulon.studio.services.sites import blob_of
+from tests.browser.conftest import enter, open_demo, stage, violations
 from tests.studio.test_pictures import photograph
 
 DROP = """([selector, data, name]) => {
@@ -69,3 +73,62 @@ def test_a_photograph_is_dropped_on_its_place_worked_on_and_taken_back(page: Pag
     expect(image).to_have_attribute("src", re.compile(r"2-bowl-on-a-sill-\d+\.webp"))
     page.get_by_role("button", name="Undo").click()
     expect(frame.locator(".hero .picture img[alt='Bowl on a sill']")).to_have_count(0)
+
+
+def test_a_picture_is_cut_and_its_edge_mended_by_finger(chromium: Browser, studio: str, designer: Any, demo: str) -> None:
+    context = chromium.new_context(viewport={"width": 1180, "height": 820}, has_touch=True, locale="en-GB")
+    page = context.new_page()
+    enter(page, studio, designer)
+    open_demo(page)
+    stage(page, "Pages")
+    touch = context.new_cdp_session(page)
+
+    def drag(*points: tuple[float, float]) -> None:
+        for kind, point in zip(["touchStart", *["touchMove"] * (len(points) - 1)], points, strict=True):
+            touch.send("Input.dispatchTouchEvent", {"type": kind, "touchPoints": [{"x": point[0], "y": point[1]}]})
+        touch.send("Input.dispatchTouchEvent", {"type": "touchEnd", "touchPoints": []})
+
+    # A dark disc before a plain light wall, dropped on its place.
+    wall, file = Image.new("RGB", (900, 600), "#f4f1ea"), io.BytesIO()
+    ImageDraw.Draw(wall).ellipse((300, 150, 600, 450), fill="#20304a")
+    wall.save(file, "PNG")
+    frame = page.frame_locator(".edit-paper iframe")
+    expect(frame.locator(".hero .picture[data-slot]").first).to_be_visible()
+    page.evaluate(DROP, [".hero .picture[data-slot]", base64.b64encode(file.getvalue()).decode(), "disc.png"])
+    expect(frame.locator(".hero .picture img")).to_have_attribute("alt", "Disc")
+    expect(page.get_by_text("All saved")).to_be_visible()
+    page.get_by_role("button", name="Work on it…").first.tap()
+    dialog = page.get_by_role("dialog")
+    expect(dialog.get_by_alt_text("Disc, as it would be")).to_be_visible()
+    page.wait_for_timeout(400)  # the dialog fades in
+    dialog.get_by_role("button", name="Cut…").tap()
+    side = dialog.get_by_role("slider", name="Off the right")
+    box = side.bounding_box()
+    assert box
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+    drag((x, y), (x - 20, y), (x - 60, y + 5))
+    cut = float(str(side.get_attribute("aria-valuenow")))
+    assert 4 < cut < 25
+    dialog.get_by_role("button", name="See it cut").tap()
+    dialog.get_by_label("take a plain background away").tap()
+    dialog.get_by_role("button", name="Paint away").tap()
+    brush = dialog.get_by_role("application")
+    box = brush.bounding_box()
+    assert box
+    # Across the middle of the disc, which lies at half the width of the whole picture.
+    middle = box["x"] + box["width"] * 0.5 / (1 - cut / 100)
+    drag(
+        (middle - 20, box["y"] + box["height"] / 2),
+        (middle, box["y"] + box["height"] / 2),
+        (middle + 20, box["y"] + box["height"] / 2),
+    )
+    expect(dialog.get_by_role("button", name="Last stroke back")).to_be_visible()
+    dialog.get_by_role("button", name="Put it there").tap()
+    expect(dialog).to_be_hidden()
+    made = Picture.objects.get(key="disc-2")
+    largest = max(made.renditions, key=lambda one: one["width"])
+    seen = Image.open(io.BytesIO(blob_of(made.brand)(largest["sha256"]))).convert("RGBA")
+    assert abs(seen.width - 900 * (1 - cut / 100)) <= 2 and seen.height == 600
+    clear = lambda at: seen.getpixel(at)[3]  # type: ignore[index]  # noqa: E731
+    assert (clear((450, 300)), clear((20, 20))) == (0, 0) and clear((450, 190)) == 255
+    context.close()
