@@ -22,7 +22,7 @@ from formulon.studio.models import Blob, Release
 from formulon.studio.services import enquiries
 from formulon.studio.services.enquiries import Taken
 
-TYPES = {
+_TYPES = {
     "html": "text/html; charset=utf-8",
     "css": "text/css; charset=utf-8",
     "svg": "image/svg+xml",
@@ -69,7 +69,7 @@ class SitesHostMiddleware:
         if name == settings.STUDIO_HOST:
             return self.get_response(request)
         if name != settings.SITES_HOST:
-            return HttpResponse("There is nothing at this name.", status=404, content_type=TYPES["txt"])
+            return HttpResponse("There is nothing at this name.", status=404, content_type=_TYPES["txt"])
         sent = _SENT.fullmatch(request.path)
         if request.method == "POST" and sent:
             return _take(request, *sent.groups())
@@ -90,7 +90,7 @@ def _take(request: HttpRequest, slug: str, language: str | None, page: str, sect
     if form is None:
         return not_found(request)
     if int(request.META.get("CONTENT_LENGTH") or 0) > MOST_ANY or request.content_type != _FORM:
-        return HttpResponse("That is more than a form holds.", status=413, content_type=TYPES["txt"], headers=_HEADERS)
+        return HttpResponse("That is more than a form holds.", status=413, content_type=_TYPES["txt"], headers=_HEADERS)
     taken, sent = enquiries.take(release, form, QueryDict(request.body, encoding="utf-8"), request.META.get("REMOTE_ADDR", ""))
     folder = f"{language}/" if language else ""
     root = f"/{slug}/{folder}"
@@ -163,8 +163,12 @@ def site_file(request: HttpRequest, slug: str, name: str) -> HttpResponse:
 
 def _whole(data: bytes, kind: str, headers: dict[str, str], status: int = 200) -> HttpResponse:
     headers = {**headers, "Content-Length": str(len(data))}
-    media = TYPES.get(kind) or (FORMS[kind].media if kind in FORMS else "application/octet-stream")
-    return HttpResponse(data, status=status, content_type=media, headers=headers)
+    return HttpResponse(data, status=status, content_type=media_of(kind), headers=headers)
+
+
+def media_of(ending: str) -> str:
+    """The media type of a published file by its ending."""
+    return _TYPES.get(ending) or (FORMS[ending].media if ending in FORMS else "application/octet-stream")
 
 
 def _wanted(request: HttpRequest) -> str:

@@ -2,17 +2,15 @@
 neither the studio nor what is published, and takes nothing."""
 
 import logging
-import mimetypes
+import re
 from collections.abc import Callable, Iterable
 from typing import Any
-from urllib.parse import unquote
 
 from django.db import close_old_connections
 from django.utils import timezone
 
-from formulon.core.site.attached import FORMS
 from formulon.core.site.editions import rendered
-from formulon.studio.host import TYPES
+from formulon.studio.host import media_of
 from formulon.studio.models import Brand, PhonePreview
 from formulon.studio.services.sites import assets_of, blob_of, bodies_of, site_in
 
@@ -25,6 +23,7 @@ _HEADERS = [
     ("X-Robots-Tag", "noindex"),
     ("Cache-Control", "no-store"),
 ]  # fmt: skip
+_TOKEN = re.compile(r"[A-Za-z0-9_-]{16,40}")
 _known: dict[Any, tuple[object, dict[str, bytes]]] = {}
 _MOST_KNOWN = 4
 
@@ -41,11 +40,9 @@ def application(environ: dict[str, Any], start: Start) -> Iterable[bytes]:
 def _answer(environ: dict[str, Any], start: Start) -> Iterable[bytes]:
     if environ["REQUEST_METHOD"] not in ("GET", "HEAD"):
         return _text(start, "405 Method Not Allowed", "This is a preview: nothing is sent from here.")
-    path = unquote(environ.get("PATH_INFO", ""))
-    token, slash, name = path.lstrip("/").partition("/")
-    preview = (
-        PhonePreview.objects.select_related("brand").filter(token=token, until__gt=timezone.now()).first() if token else None
-    )
+    token, slash, name = environ.get("PATH_INFO", "").lstrip("/").partition("/")
+    open_now = PhonePreview.objects.select_related("brand").filter(until__gt=timezone.now())
+    preview = open_now.filter(token=token).first() if _TOKEN.fullmatch(token) else None
     if preview is None:
         return _text(
             start, "404 Not Found", "There is nothing here. A preview lasts for an hour; ask for a new one in the studio."
@@ -62,11 +59,7 @@ def _answer(environ: dict[str, Any], start: Start) -> Iterable[bytes]:
     data, status = files.get(name), "200 OK"
     if data is None:
         data, name, status = files["404.html"], "404.html", "404 Not Found"
-    ending = name.rpartition(".")[2]
-    media = TYPES.get(ending) or (
-        FORMS[ending].media if ending in FORMS else mimetypes.guess_type(name)[0] or "application/octet-stream"
-    )
-    start(status, [*_HEADERS, ("Content-Type", media), ("Content-Length", str(len(data)))])
+    start(status, [*_HEADERS, ("Content-Type", media_of(name.rpartition(".")[2])), ("Content-Length", str(len(data)))])
     return [b"" if environ["REQUEST_METHOD"] == "HEAD" else data]
 
 

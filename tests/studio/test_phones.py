@@ -53,7 +53,7 @@ def test_it_opens_for_an_hour_shows_what_is_there_now_and_closes(
     assert asked(f"/{token}/site.css")[1]["Content-Type"].startswith("text/css")
     assert asked(f"/{token}/nothing.html")[0] == "404 Not Found"
     assert asked(f"/{token}/", "HEAD")[2] == b"" and asked(f"/{token}/", "POST")[0].startswith("405")
-    for wrong in ("/", "//", f"/{token}x/", "/../", f"/{token.lower()}a/", "/api/session"):
+    for wrong in ("/", "//", f"/{token}x/", "/../", "/\0/", f"/{token}\0/", f"/{token.lower()}a/", "/api/session"):
         assert asked(wrong)[0] == "404 Not Found", wrong
 
     # What is written meanwhile is there at the next look.
