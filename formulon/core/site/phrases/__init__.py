@@ -18,7 +18,6 @@ from formulon.core.type.languages import LANGUAGES
 
 _FOLDER = Path(__file__).parent
 MODEL = "en"  # the language whose table the others are compared with
-# Scripts that run from right to left, by ISO 15924. Source: UAX #31, table 5, and the bidirectional classes of their letters.
 USUAL = ("home", "about", "offer", "contact")
 # Pages that kinds of organisation have besides (planning/plans.py).
 TRADE = (
