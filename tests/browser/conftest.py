@@ -107,9 +107,10 @@ def studio(live_server, transactional_db: None, answering: Answering) -> Iterato
         answering.ended()
 
 
-def open_page(browser: Browser, quiet: bool = True) -> tuple[Page, list[str]]:
+def open_page(browser: Browser, touch: bool = False) -> tuple[Page, list[str]]:
     """A page, and what its console and its scripts complain of."""
-    context = browser.new_context(viewport={"width": 1280, "height": 800}, locale="en-GB", accept_downloads=True)
+    screen = {"width": 1280, "height": 800}
+    context = browser.new_context(viewport=screen, locale="en-GB", accept_downloads=True, has_touch=touch)
     context.set_default_timeout(90_000)  # patience for slow machines; a failure waits, a success does not
     context.grant_permissions(["clipboard-write", "clipboard-read"])
     page = context.new_page()

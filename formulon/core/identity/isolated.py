@@ -19,13 +19,14 @@ from formulon.core.errors import ReadError
 from formulon.core.identity.read import SECONDS, too_much
 from formulon.core.identity.sightings import Reading
 
+AT_ONCE = 2  # readers' processes
 _PATIENCE = SECONDS + 20  # the readers' process has its own limit; this one is for a process that does not answer at all
 
 
 class Readers:
     """A few readers' processes, started when they are first needed; safe to use from several threads."""
 
-    def __init__(self, count: int = 2) -> None:
+    def __init__(self, count: int = AT_ONCE) -> None:
         self.free: queue.LifoQueue[subprocess.Popen[bytes] | None] = queue.LifoQueue()
         for _ in range(count):
             self.free.put(None)

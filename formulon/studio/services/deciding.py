@@ -2,6 +2,8 @@
 
 import base64
 from collections.abc import Sequence
+from concurrent.futures import ThreadPoolExecutor
+from typing import Any
 
 from django.contrib.auth.models import User
 from django.db import transaction
@@ -9,7 +11,7 @@ from procrastinate.contrib.django import app
 
 from formulon.core.identity.decide import Request, asset_id, decide
 from formulon.core.identity.evidence import Fact
-from formulon.core.identity.isolated import readers
+from formulon.core.identity.isolated import AT_ONCE, readers
 from formulon.core.site.documents import DECISIONS, IDENTITY, decisions_in, identity_in
 from formulon.core.system.documents.identity import slug
 from formulon.studio.errors import UploadRefused
@@ -30,9 +32,7 @@ def act(brand: Brand, author: User | None, revisions: dict[str, int], requests: 
     identity, after = decide(identity_in(bodies), decisions, known, requests)
     by_id = {fact.id: fact for fact in known}
     chosen = [by_id[request.fact] for request in requests if request.action in ("accept", "lock")]
-    for fact in chosen:
-        if fact.group == "pictures":
-            keep_picture(brand, fact)
+    keep_pictures(brand, [fact for fact in chosen if fact.group == "pictures"])
     new = {IDENTITY: identity.model_dump(), DECISIONS: after.model_dump()}
     svgs = frozenset(str(fact.data["svg"]) for fact in chosen if fact.group == "marks")
     history.replace(brand, author, _label(requests, by_id), {name: (revisions[name], body) for name, body in new.items()}, svgs)
@@ -45,26 +45,38 @@ def _label(requests: Sequence[Request], facts: dict[str, Fact]) -> str:
     return f"{len(requests)} facts {done}"
 
 
-def keep_picture(brand: Brand, fact: Fact) -> None:
-    """The picture of a fact as one of the brand's own: a drawing rebuilt, a photograph in sizes, all encoded anew."""
-    key = asset_id(fact)
-    source = brand.sources.select_related("stored").filter(name=fact.data["file"]).first()
-    if source is None or Picture.objects.filter(brand=brand, key=key).exists():
-        return
+def keep_pictures(brand: Brand, facts: Sequence[Fact]) -> None:
+    """The pictures of facts as the brand's own: a drawing rebuilt, a photograph in sizes, all encoded anew, as many at a time as there
+    are readers. The database is asked by this thread alone."""
+    wanted: dict[str, tuple[Fact, SourceFile]] = {}
+    for fact in facts:
+        source = brand.sources.select_related("stored").filter(name=fact.data["file"]).first()
+        if source is not None and not Picture.objects.filter(brand=brand, key=asset_id(fact)).exists():
+            wanted.setdefault(asset_id(fact), (fact, source))
+    with ThreadPoolExecutor(AT_ONCE) as pool:
+        made = pool.map(lambda one: _encoded(one[1]), wanted.values())
+        for (key, (fact, source)), sizes in zip(wanted.items(), made, strict=True):
+            _keep(brand, key, fact, source, sizes)
+
+
+def _encoded(source: SourceFile) -> dict[str, Any]:
+    """The sizes of a photograph, or a drawing rebuilt. Raises UploadRefused."""
     data = bytes(source.stored.data)
-    picture = Picture(brand=brand, key=key, name=fact.label[:300], width=fact.data["width"], height=fact.data["height"])
     if source.reading and source.reading["format"] == "SVG":
-        made = read_mark(source.name, data)
-        picture.svg, picture.width, picture.height = made["svg"], made["width"], made["height"]
-    else:
-        sizes = readers().picture(source.name, data, "draft")  # the worker makes better ones
-        if "error" in sizes:
-            raise UploadRefused(sizes["error"])
-        picture.width, picture.height = sizes["width"], sizes["height"]
-        picture.colors = dict(sizes["colors"])
-        picture.renditions = [
-            sources.rendition(brand.workspace_id, width, "webp", base64.b64decode(text)) for width, text in sizes["sizes"]
-        ]
+        return read_mark(source.name, data)
+    sizes = readers().picture(source.name, data, "draft")  # the worker makes better ones
+    if "error" in sizes:
+        raise UploadRefused(sizes["error"])
+    return sizes
+
+
+def _keep(brand: Brand, key: str, fact: Fact, source: SourceFile, made: dict[str, Any]) -> None:
+    picture = Picture(brand=brand, key=key, name=fact.label[:300], width=made["width"], height=made["height"])
+    picture.svg = made.get("svg", "")
+    picture.colors = dict(made.get("colors", ()))
+    picture.renditions = [
+        sources.rendition(brand.workspace_id, width, "webp", base64.b64decode(text)) for width, text in made.get("sizes", ())
+    ]
     picture.save()
     if picture.renditions:
         app.configure_task("encode_picture", queue="reading").defer(picture_id=picture.pk)

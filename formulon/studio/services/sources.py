@@ -15,7 +15,7 @@ from procrastinate.contrib.django import app
 
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.facts import facts_of
-from formulon.core.identity.isolated import readers
+from formulon.core.identity.isolated import AT_ONCE, readers
 from formulon.core.identity.reading import MOST_BYTES, decode
 from formulon.core.identity.sightings import Reading
 from formulon.core.system.documents.decisions import Decisions
@@ -25,7 +25,6 @@ from formulon.studio.services.sweeping import refuse_over_quota
 
 MOST_FILES = 300
 MOST_TOGETHER = 200_000_000
-_AT_ONCE = 2
 
 
 def add(brand: Brand, author: User | None, files: Iterable[tuple[str, bytes]]) -> Intake:
@@ -117,7 +116,7 @@ def read_intake(intake_id: int) -> None:
     if intake is None or intake.state == Intake.State.CANCELLED:
         return
     Intake.objects.filter(pk=intake_id, state=Intake.State.WAITING).update(state=Intake.State.READING)
-    with ThreadPoolExecutor(_AT_ONCE) as pool:
+    with ThreadPoolExecutor(AT_ONCE) as pool:
         # Archives first, since they bring files of their own, archives among them; pages last, since they are read with the
         # style sheets of all.
         while waiting := _waiting(intake):
@@ -156,7 +155,7 @@ def _round(pool: ThreadPoolExecutor, intake: Intake, files: list[SourceFile]) ->
             for future in running:
                 future.cancel()
             return False
-        while queue and len(running) < _AT_ONCE:
+        while queue and len(running) < AT_ONCE:
             file = queue.pop(0)
             data = bytes(StoredFile.objects.values_list("data", flat=True).get(pk=file.stored_id))
             future = pool.submit(readers().read, file.name, data, sheets if _is_page(file.name) else None)
