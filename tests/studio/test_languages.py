@@ -50,6 +50,34 @@ def test_a_language_is_added_translated_undone_and_taken_out(brand: Brand, anna:
     assert anna.undo(brand).status_code == 200 and state()["state"] == "done"
 
 
+def test_what_a_text_is_at_one_place_goes_with_it_and_comes_back(brand: Brand, anna: Api) -> None:
+    def asked(**operation: Any) -> None:
+        planned = anna.post(f"brands/{brand.pk}/structure", {"operations": [operation]}).json()
+        held = {one.name: one.revision for one in brand.documents.all()}
+        edits = [one | {"revision": held[one["document"]]} for one in planned["changes"]]
+        assert anna.post(f"brands/{brand.pk}/changes", {"label": planned["label"], "edits": edits}).status_code == 200
+
+    def said() -> dict[str, str]:
+        found = next(one for one in anna.get(of(brand, "de")).json()["lines"] if one["source"] == heading)
+        return {one["place"]: one["text"] for one in found["places"] if one["text"]}
+
+    page, other = (one["body"] for one in anna.get(f"brands/{brand.pk}").json()["pages"][:2])
+    section = next(one for one in page["sections"] if one["content"].get("heading"))
+    heading = section["content"]["heading"]
+    assert anna.post(of(brand), {"code": "de"}).status_code == 200
+    asked(do="duplicate", page=page["id"], section=section["id"])
+    line = next(one for one in anna.get(of(brand, "de")).json()["lines"] if one["source"] == heading)
+    copy = next(one for one in line["places"] if one["page"] == page["id"] and one["section"] != section["id"])
+    place = copy["place"]
+    wanted = {"texts": {heading: "So"}, "at": {heading: {place: "Anders"}}}
+    assert anna.put(of(brand, "de"), wanted).status_code == 200 and said() == {place: "Anders"}
+    asked(do="move", page=page["id"], section=copy["section"], to=other["id"])
+    there = place.replace(f"page:{page['id']}/", f"page:{other['id']}/")
+    assert said() == {there: "Anders"}
+    assert anna.undo(brand).status_code == 200 and said() == {place: "Anders"}
+    assert anna.redo(brand).status_code == 200 and said() == {there: "Anders"}
+
+
 def test_preflight_tells_what_holds_a_language_back(brand: Brand, anna: Api) -> None:
     at = f"brands/{brand.pk}/preflight/languages"
     assert anna.post(of(brand), {"code": "de"}).status_code == 200

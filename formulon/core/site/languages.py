@@ -20,7 +20,7 @@ from formulon.core.site.documents import IDENTITY, LANGUAGES, Bodies, Body, docu
 from formulon.core.site.phrases import base, phrases, tables
 from formulon.core.site.site import TAKEN, Edition, Site
 from formulon.core.site.texts import Text, facts, texts
-from formulon.core.site.translations import MOST_LANGUAGES, Translation, key_of
+from formulon.core.site.translations import MOST_LANGUAGES, MOST_PLACES, Translation, key_of
 from formulon.core.system.documents.identity import slug
 from formulon.core.type.alike import asked, nearest, writes
 from formulon.core.type.emphasis import plain
@@ -29,7 +29,6 @@ State = Literal["done", "older", "missing", "ours", "same"]
 _LINKED = re.compile(r"\]\(([^)\s]+)\)")
 _NUMBER = re.compile(r"\d+(?:[.,:]\d+)*")
 _MAIL_OR_ADDRESS = re.compile(r"(https?://\S+|www\.\S+|[^\s@]+@[^\s@]+\.[^\s@]+)")
-_PLACES = 60  # of a text that are remembered
 
 
 class Translator(Protocol):
@@ -99,7 +98,7 @@ def lines(site: Site, code: str, translator: Translator = TRANSLATOR) -> list[Li
     for source, told in _told(site, code, found, translator).items():
         first = found[source][0]
         lacks = _lacking(source, told.text) if told.state in ("done", "older") else []
-        several = found[source][:_PLACES] if len(found[source]) > 1 else []
+        several = found[source][:MOST_PLACES] if len(found[source]) > 1 else []
         places = [PlaceLine(one.place, one.page, one.section, one.label, told.at.get(one.place, "")) for one in several]
         count = len(found[source])
         line = Line(source, told.text, told.state, first.page, first.section, first.label, count, told.was, lacks, places)
@@ -306,7 +305,9 @@ def put(site: Site, code: str, wanted: Mapping[str, str], at: Mapping[str, Mappi
             raise ChangeError(f"“{source[:60]}” does not stand on the site any more.")
         if text.strip():
             kept_at = {place: said for place, said in _at(held, source).items() if place in places[source]}
-            held[key_of(source)] = Translation(source=source, text=text.strip(), places=places[source][:_PLACES], at=kept_at)
+            held[key_of(source)] = Translation(
+                source=source, text=text.strip(), places=places[source][:MOST_PLACES], at=kept_at
+            )
         else:
             held.pop(key_of(source), None)
     for source, by_place in (at or {}).items():

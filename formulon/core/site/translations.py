@@ -1,5 +1,6 @@
 """What a site says in further languages, as a document: by each text what it is in the other language, and where it stood when that was
-written. A text that stands in several places is translated once, unless it means something else at one of them; one that is moved, duplicated or parked stays translated."""
+written. A text that stands in several places is translated once, unless it means something else at one of them; one that is moved,
+duplicated or parked stays translated (placed.py)."""
 
 import hashlib
 from typing import Annotated
@@ -8,7 +9,7 @@ from pydantic import Field, StringConstraints
 
 from formulon.core.system.documents.identity import Model
 
-MOST_LANGUAGES, MOST_TEXTS = 8, 6000
+MOST_LANGUAGES, MOST_TEXTS, MOST_PLACES = 8, 6000, 60
 Code = Annotated[str, StringConstraints(pattern=r"^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$", max_length=20)]
 _Long = Annotated[str, StringConstraints(max_length=20_000)]
 _Place = Annotated[str, StringConstraints(max_length=300)]
@@ -20,8 +21,8 @@ class Translation(Model):
 
     source: _Long
     text: _Long
-    places: list[_Place] = Field(default_factory=list, max_length=60)
-    at: dict[_Place, _Long] = Field(default={}, max_length=60)
+    places: list[_Place] = Field(default_factory=list, max_length=MOST_PLACES)
+    at: dict[_Place, _Long] = Field(default={}, max_length=MOST_PLACES)
 
 
 class SiteLanguage(Model):

@@ -23,6 +23,7 @@ from formulon.core.site.documents import (
 from formulon.core.site.documents import documents as documents_of
 from formulon.core.site.documents import planned as planned_of
 from formulon.core.site.patches import difference
+from formulon.core.site.placed import kept_at_places
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.replan import replanned
 from formulon.core.site.site import FRAME, Asset
@@ -112,6 +113,7 @@ def _settle(
             base = planned
         else:
             after = followed(before, after)
+    after = kept_at_places(before, after)
     refuse_unopenable(brand, before, after)
     return _record(brand, author, label, stored, before, after, base)
 

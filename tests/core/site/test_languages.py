@@ -3,6 +3,7 @@ alternates and a switch; and nothing made up."""
 
 import re
 import xml.etree.ElementTree as ElementTree
+from collections.abc import Sequence
 from functools import cache
 from typing import Any
 
@@ -15,6 +16,8 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.runner import check
 from formulon.core.errors import ChangeError
 from formulon.core.site.changes import Change, apply
+from formulon.core.site.documents import documents as documents_of
+from formulon.core.site.documents import parts_of, site_from
 from formulon.core.site.editions import rendered
 from formulon.core.site.languages import (
     Line,
@@ -30,11 +33,12 @@ from formulon.core.site.languages import (
     switch_names,
 )
 from formulon.core.site.phrases import tables, whole
+from formulon.core.site.placed import kept_at_places
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.site import Site
 from formulon.core.site.structure import arranged
-from formulon.core.site.structure.operations import Duplicate, MovePage, RenamePage
+from formulon.core.site.structure.operations import Duplicate, Move, MovePage, Park, RenamePage
 from formulon.core.site.translations import MOST_LANGUAGES
 from formulon.core.site.versions import versioned
 from formulon.core.system.documents.identity import Identity
@@ -162,6 +166,41 @@ def test_a_text_that_means_something_else_at_a_place_is_something_else_there() -
     with pytest.raises(ChangeError, match="stand there"):
         put(site, "de", {}, {line.source: {"page:nowhere/x": "Hier"}})
     assert first.place != other.place
+
+
+def test_what_a_text_is_at_a_place_goes_where_the_text_goes() -> None:
+    """Through a move to another page, a duplicate, an item that is put before it, and a park."""
+    site = having(planned("ferry"), "de")
+    source = "Tur nummer två. Hem igen samma dag."
+    page, section = next((page, one) for page in site.pages for one in page.sections if source in str(one.content))
+    site = apply(site, arranged(site, [Duplicate(page=page.id, section=section.id)]).changes)
+    line = by_source(site, "de")[source]
+    other = line.places[1]
+    site = apply(site, [put(site, "de", {source: "So"})])
+    site = apply(site, [put(site, "de", {}, {source: {other.place: "Anders"}})])
+
+    def told(site: Site) -> dict[str, str]:
+        return {one.place: one.text for one in by_source(site, "de")[source].places if one.text}
+
+    def after(change: Sequence[Change]) -> Site:
+        """As a write makes it."""
+        before = documents_of(site)
+        changed = documents_of(apply(site, change))
+        return site_from(parts_of(kept_at_places(before, changed)), site.assets, site.library)
+
+    to = next(one for one in site.pages if one.id != page.id)
+    moved = after(arranged(site, [Move(page=page.id, section=other.section, to=to.id)]).changes)
+    assert told(moved) == {other.place.replace(f"page:{page.id}/", f"page:{to.id}/"): "Anders"}
+    twice = after(arranged(site, [Duplicate(page=page.id, section=other.section)]).changes)
+    assert len(told(twice)) == 2 and set(told(twice).values()) == {"Anders"} and told(site).items() <= told(twice).items()
+    assert told(after(arranged(site, [Duplicate(page=page.id, section=line.places[0].section)]).changes)) == told(site)
+    on = next(index for index, one in enumerate(site.page(page.id).sections) if one.id == other.section)  # type: ignore[union-attr]
+    item = {"op": "add", "path": f"/sections/{on}/content/items/0", "value": {"title": "Ny", "text": "Ny tur."}}
+    shifted = after([Change(document=f"page:{page.id}", patch=[item])])
+    index = int(other.place.split("/")[-2])
+    assert told(shifted) == {other.place.replace(f"/{index}/", f"/{index + 1}/"): "Anders"}
+    parked = after(arranged(site, [Park(page=page.id, section=other.section)]).changes)
+    assert told(parked) == told(site)
 
 
 def test_links_and_numbers_that_a_translation_lost_are_told() -> None:
