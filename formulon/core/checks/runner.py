@@ -254,10 +254,11 @@ class Preflight:
 
 
 def _shared(site: Site) -> str:
-    """What the checks of every page rest on besides the page."""
+    """What the checks of every page rest on besides the page: all but its corners, which move no box and colour nothing."""
     pages = [(page.id, page.name, page.menu) for page in site.drawn]
     assets = [asset.model_dump_json(exclude={"svg"}) for asset in site.assets]
-    parts = [site.identity.model_dump_json(), site.choices.model_dump_json(), site.frame.model_dump_json(), pages, assets]
+    choices = site.choices.model_dump_json(exclude={"radius", "corners"})
+    parts = [site.identity.model_dump_json(), choices, site.frame.model_dump_json(), pages, assets]
     return hashlib.blake2b(repr(parts).encode(), digest_size=16).hexdigest()
 
 

@@ -38,19 +38,35 @@ def name_scale(site: Site, system: System) -> float:
     return scale
 
 
+# What tokens the header is measured by; a change of the others, as in a drag of a colour or of the radius, leaves it as it is.
+_MEASURES = ("type/", "space/", "mark/", "button/", "link/", "shape/border")
+
+
 class _Asked:
-    """What `rows` looks at: a site's header and names, and the system, told from others by being the same object."""
+    """What `rows` looks at: a site's header and names, and the measures of the system."""
 
     def __init__(self, site: Site, system: System) -> None:
         self.site, self.system = site, system
-        shown = tuple((one.name, bool(one.under)) for one in site.header_menu())
-        self.key = id(system), site.frame.header.model_dump_json(), shown, site.identity.name, site.identity.language
+        measures = [(path, str(token.value)) for path, token in system.tokens.items() if path.startswith(_MEASURES)]
+        chosen, marks = system.mark(site.frame.header.ground), [(one.id, one.kind, size_of(one)) for one in site.identity.marks]
+        shown = [(one.name, bool(one.under)) for one in site.header_menu()]
+        said = (
+            measures,
+            chosen.mark,
+            chosen.plate,
+            marks,
+            shown,
+            site.frame.header.model_dump_json(),
+            site.choices.logo.name_beside,
+        )
+        words = (site.identity.name, site.identity.language, site.choices.buttons.model_dump_json())
+        self.key = system.steps["h3"], system.steps["label"], repr((said, words))
 
     def __hash__(self) -> int:
         return hash(self.key)
 
     def __eq__(self, other: object) -> bool:
-        return isinstance(other, _Asked) and self.key == other.key and self.system is other.system
+        return isinstance(other, _Asked) and self.key == other.key
 
 
 def rows(site: Site, system: System) -> dict[str, int]:
