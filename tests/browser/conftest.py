@@ -17,6 +17,7 @@ from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
 
 from formulon.studio.management.commands.load_demo import load_folder
 from formulon.studio.models import Membership, Workspace
+from tests.browser.nu import Nu
 from tests.studio.conftest import settled
 
 # The driver runs an event loop in this thread, which Django would otherwise take for asynchronous code.
@@ -49,6 +50,13 @@ def chromium() -> Iterator[Browser]:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
         yield browser
         browser.close()
+
+
+@pytest.fixture(scope="session")
+def nu() -> Iterator[Nu]:
+    checker = Nu()
+    yield checker
+    checker.close()
 
 
 @pytest.fixture

@@ -16,8 +16,7 @@ from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import FRAME, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.system.resolve import resolve
-from tests.browser.test_layouts import READ, WIDTHS, filled, regions, site, write
-from tests.browser.test_published import show
+from tests.browser.test_layouts import READ, WIDTHS, filled, regions, shown, site, write
 
 GROUNDS = ("paper", "tint", "deep", "brand", "accent")
 
@@ -55,20 +54,18 @@ def test_compositions_stand_as_they_are_told(tab: Page, tmp_path: Path, case: st
     }  # fmt: skip
     lines = wrong = told = 0
     off = []
-    for width in WIDTHS:
-        show(tab, tmp_path, "index.html", width)
+    values = [slot_values(one) for one in sections]
+    for width in shown(tab, tmp_path, WIDTHS):
         assert tab.evaluate("document.documentElement.scrollWidth") == width, (case, width)
-        for section, seen in zip(sections, tab.evaluate(READ)[:-1], strict=True):
+        for section, held, seen in zip(sections, values, tab.evaluate(READ)[:-1], strict=True):
             where = (section.id, section.layout, width)
             texts = {
-                path
-                for path, (slot, _) in slot_values(section).items()
-                if slot.type == "text" and general(path) in section.declared.drawn
+                path for path, (slot, _) in held.items() if slot.type == "text" and general(path) in section.declared.drawn
             }
             assert {one["path"] for one in seen["texts"]} == texts, where
             misread = False  # whether a text has other lines than told, so that its region is higher or lower, too
             for text in seen["texts"]:
-                value = slot_values(section)[text["path"]][1]
+                value = held[text["path"]][1]
                 size = system.steps[step_of(section, text["path"])].size(width)
                 size *= set_in(system, section, text["path"], value, "de")[1]
                 box = box_of(section, text["path"], width)

@@ -13,7 +13,7 @@ from formulon.core.site.extents import Extents
 from formulon.core.site.layout import class_of
 from formulon.core.site.site import Section
 from formulon.core.system.resolve import resolve
-from tests.browser.test_layouts import READ, filled, site, write
+from tests.browser.test_layouts import READ, filled, shown, site, write
 from tests.browser.test_published import show
 
 WIDTHS = (360, 768, 1280)
@@ -50,8 +50,7 @@ def test_regions_stand_where_they_are_told_to(tab: Page, tmp_path: Path, case: s
     extents = Extents(system, made.choices, made.identity.language)
     write(made, tmp_path)
     told, off = 0, []
-    for width in WIDTHS:
-        show(tab, tmp_path, "index.html", width)
+    for width in shown(tab, tmp_path, WIDTHS):
         for section, seen in zip(made.pages[0].sections, tab.evaluate(READ)[:-1], strict=True):
             if not can_be_told(extents, section, width):
                 continue

@@ -2,9 +2,7 @@
 at the edges of every class of widths and between, in three brands, one of them from right to left. All layouts of a case stand on
 one page, which the Nu HTML checker and axe-core judge as well."""
 
-import json
-import subprocess
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from functools import cache, partial
 from pathlib import Path
 from typing import Any
@@ -31,7 +29,8 @@ from formulon.core.system.resolve import resolve
 from tests.browser.blocks import GERMAN, GREEK, HEBREW, Brand, blocks
 from tests.browser.conftest import AXE
 from tests.browser.faults import FAULTS
-from tests.browser.test_published import VNU, show
+from tests.browser.nu import Nu
+from tests.browser.test_published import show
 
 WIDTHS = (320, 360, 767, 768, 1023, 1024, 1280, 1920)
 COUNTS = (1, 2, 3, 4, 5, 6, 8, 11)  # items: every rest of the rules by number, and numbers that stand apart
@@ -106,6 +105,14 @@ def tab(chromium: Browser) -> Iterator[Page]:
     context.close()
 
 
+def shown(tab: Page, folder: Path, widths: Sequence[int]) -> Iterator[int]:
+    """Shows the start page at one width after another. It is read once, since all layouts stand on it."""
+    show(tab, folder, "index.html", widths[0])
+    for width in widths:
+        tab.set_viewport_size({"width": width, "height": 900})
+        yield width
+
+
 # By section: every text with its slot's path, its left edge and width, and its lines; every region and every item with its box.
 READ = """() => [...document.querySelectorAll('main > section, body > footer')].map(section => {
   const box = e => { const r = e.getBoundingClientRect(); return [r.left, r.top, r.right, r.bottom]; };
@@ -126,34 +133,31 @@ READ = """() => [...document.querySelectorAll('main > section, body > footer')].
 
 @pytest.mark.parametrize("case", CASES)
 @pytest.mark.parametrize("brand", [GERMAN, GREEK, HEBREW], ids=lambda brand: brand.language)
-def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, brand: Brand, case: str) -> None:
+def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, nu: Nu, brand: Brand, case: str) -> None:
     lines = wrong = 0
     both = brand is GERMAN and case in ("many", "missing")
     for footer in CATALOGUE["footer"].layouts if both else ("columns",):
         made = with_own(site(case, footer, brand)) if brand is HEBREW else site(case, footer, brand)
         system = resolve(made.identity, made.choices)
         write(made, tmp_path)
-        sections = [*made.pages[0].sections, made.frame.footer]
+        sections = [(one, slot_values(one)) for one in (*made.pages[0].sections, made.frame.footer)]
         widths = WIDTHS if brand is GERMAN else AS_MANY
         runs = {
             (fact.place.section, fact.place.slot): fact
             for fact in predict(made, system, [made.pages[0]], widths=widths) if isinstance(fact, TextRun) and "/label/" not in fact.ink
         }  # fmt: skip
-        for width in widths:
-            show(tab, tmp_path, "index.html", width)
+        for width in shown(tab, tmp_path, widths):
             assert tab.evaluate("document.documentElement.scrollWidth") == width, (case, width)
             assert tab.evaluate("document.documentElement.dir") == ("rtl" if brand is HEBREW else "")
             assert tab.evaluate(FAULTS) == [], (case, width)
-            for section, seen in zip(sections, map(partial(facing, brand, width), tab.evaluate(READ)), strict=True):
+            for (section, values), seen in zip(sections, map(partial(facing, brand, width), tab.evaluate(READ)), strict=True):
                 told = (section.kind, section.layout, width, case)
                 drawn = section.declared.drawn
-                texts = {
-                    path for path, (slot, _) in slot_values(section).items() if slot.type == "text" and general(path) in drawn
-                }
+                texts = {path for path, (slot, _) in values.items() if slot.type == "text" and general(path) in drawn}
                 assert {one["path"] for one in seen["texts"]} == texts, told
                 for text in seen["texts"]:
                     step = system.steps[step_of(section, text["path"])]
-                    value = slot_values(section)[text["path"]][1]
+                    value = values[text["path"]][1]
                     size = step.size(width) * set_in(system, section, text["path"], value, brand.language)[1]
                     box = box_of(section, text["path"], width)
                     assert box is not None, told
@@ -165,7 +169,7 @@ def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, brand:
                     lines, wrong = lines + 1, wrong + (fit.lines != text["lines"])
                 regions(section, seen, width, content_width(system, width))
     assert lines > 150 and wrong <= lines // 200, f"{wrong} of {lines} texts have other lines than predicted"
-    judged(tab, tmp_path)
+    judged(tab, tmp_path, nu)
 
 
 def test_nothing_but_a_headline_stands_in_every_layout(tab: Page, tmp_path: Path) -> None:
@@ -177,8 +181,7 @@ def test_nothing_but_a_headline_stands_in_every_layout(tab: Page, tmp_path: Path
     ]
     home = made.pages[0].model_copy(update={"sections": bare})
     write(made.model_copy(update={"pages": [home, *made.pages[1:]]}), tmp_path)
-    for width in WIDTHS:
-        show(tab, tmp_path, "index.html", width)
+    for width in shown(tab, tmp_path, WIDTHS):
         assert tab.evaluate(FAULTS) == [], width
 
 
@@ -214,22 +217,10 @@ def facing(brand: Brand, width: int, seen: dict[str, Any]) -> dict[str, Any]:
     }
 
 
-def judged(tab: Page, folder: Path) -> None:
+def judged(tab: Page, folder: Path, nu: Nu) -> None:
     """What the Nu HTML checker and axe-core say of the page with all layouts. That a page has one headline, and sections other
     headings than one another, is no matter of layouts."""
-    command = [
-        "java",
-        "-Xss4m",
-        "-jar",
-        str(VNU),
-        "--format",
-        "json",
-        "--stdout",
-        "--exit-zero-always",
-        str(folder / "index.html"),
-    ]
-    said = json.loads(subprocess.run(command, capture_output=True, check=True).stdout)["messages"]
-    assert [f"{one['message']} {one.get('extract')}" for one in said if one["type"] == "error"] == []
+    assert nu.errors(folder / "index.html") == []
     tab.evaluate(AXE)
     found = tab.evaluate(
         "axe.run({runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']})"
@@ -272,8 +263,7 @@ def test_a_style_sheet_beside_a_layout_moves_no_box(tab: Page, tmp_path: Path, m
         folder = tmp_path / str(without)
         write(made, folder)
         read.append([])
-        for width in (360, 768, 1280):
-            show(tab, folder, "index.html", width)
+        for _ in shown(tab, folder, (360, 768, 1280)):
             for free, one in zip(told, tab.evaluate(READ)[:-1], strict=True):
                 boxes = [*(region["box"] for region in one["regions"]), *one["items"], one["box"]]
                 read[-1] += [(x, y - one["box"][1], to, end - one["box"][1]) for x, y, to, end in boxes] if free else []
@@ -302,8 +292,7 @@ def test_boxes_of_items_are_as_wide_as_predicted_at_every_number(tab: Page, tmp_
     made = made.model_copy(update={"pages": [made.pages[0].model_copy(update={"sections": sections})]})
     system = resolve(made.identity, made.choices)
     write(made, tmp_path)
-    for width in (360, 768, 1024, 1280):
-        show(tab, tmp_path, "index.html", width)
+    for width in shown(tab, tmp_path, (360, 768, 1024, 1280)):
         for section, seen in zip(sections, tab.evaluate(READ)[:-1], strict=True):
             for text in seen["texts"]:
                 step, box = system.steps[step_of(section, text["path"])], box_of(section, text["path"], width)

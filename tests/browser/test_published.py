@@ -2,8 +2,6 @@
 
 import hashlib
 import io
-import json
-import subprocess
 from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
@@ -26,10 +24,9 @@ from formulon.core.system.css import tokens_css
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
 from tests.browser.blocks import BLOCKS
-from tests.browser.conftest import AXE, ROOT
+from tests.browser.conftest import AXE
+from tests.browser.nu import Nu
 from tests.conftest import quillmoor_identity, quillmoor_pictures
-
-VNU = ROOT / "web" / "node_modules" / "vnu-jar" / "build" / "dist" / "vnu.jar"
 
 
 def filled_content(kind: str) -> dict[str, Any]:
@@ -109,15 +106,8 @@ def show(tab: Page, folder: Path, name: str, width: int) -> None:
     tab.evaluate("document.fonts.ready.then(() => Promise.all([...document.fonts].map(f => f.load().catch(() => 0))))")
 
 
-def test_nu_html_checker_finds_no_error(folder: Path) -> None:
-    pages = [str(file) for file in sorted(folder.glob("*.html"))]
-    done = subprocess.run(
-        ["java", "-Xss4m", "-jar", str(VNU), "--format", "json", "--stdout", "--exit-zero-always", *pages],
-        capture_output=True,
-        check=True,
-    )
-    messages = json.loads(done.stdout)["messages"]
-    assert [f"{m['url'][-20:]}: {m['message']} {m.get('extract')}" for m in messages if m["type"] == "error"] == []
+def test_nu_html_checker_finds_no_error(folder: Path, nu: Nu) -> None:
+    assert [error for page in sorted(folder.glob("*.html")) for error in nu.errors(page)] == []
 
 
 @pytest.mark.parametrize("width", [360, 1280])

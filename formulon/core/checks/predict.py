@@ -1,10 +1,14 @@
 """predict(site, system): what is known of the pages without a browser."""
 
-from collections.abc import Iterable, Iterator
-from dataclasses import replace
+from collections.abc import Callable, Iterable, Iterator, Mapping
+from dataclasses import fields, replace
+from functools import cache, cached_property, partial
+from operator import attrgetter
+from types import MappingProxyType
 from typing import Any
 
 from formulon.core.checks.form_facts import form_facts
+from formulon.core.checks.frame_facts import HOME, footer_facts, header_facts
 from formulon.core.checks.own_code import code_facts
 from formulon.core.checks.page_facts import (
     Destination,
@@ -27,36 +31,45 @@ from formulon.core.site.attached import action_note, noted
 from formulon.core.site.backdrop import Demand, OpenBlob, backdrop, taken
 from formulon.core.site.cards import ground_at, on_card
 from formulon.core.site.extents import Extents
-from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, general, px, rows_of
-from formulon.core.site.header import entries as header_entries
-from formulon.core.site.header import footer_ways, has_ways, leaves, more, name_room, name_scale, rows, strip_ways
+from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box_width, boxes_of, general, px, rows_of
+from formulon.core.site.header import rows
 from formulon.core.site.kind import Slot
-from formulon.core.site.languages import switch_names
 from formulon.core.site.layout import HEADINGS, class_of
 from formulon.core.site.orders import movers, ordered
 from formulon.core.site.pictures import TOKENS
-from formulon.core.site.render import WIDTHS, names_beside
+from formulon.core.site.render import WIDTHS
 from formulon.core.site.setting import set_in, step_of, tag_of
 from formulon.core.site.site import FRAME, Page, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
 from formulon.core.site.stated import slips
 from formulon.core.site.values import PLACEHOLDER, Picture, variant_of
-from formulon.core.system.facets.lockup import size_of
 from formulon.core.system.parts import PARTS
 from formulon.core.system.policy import policy_of
 from formulon.core.system.system import Scheme, System
 from formulon.core.type import emphasis
 from formulon.core.type.fit import Fit, cased, fit
 from formulon.core.type.hyphens import hyphenated
-from formulon.core.type.lines import text_width
 from formulon.core.type.shaping import missing
 from formulon.core.writing.sentences import says, words_of_rule
 
-HEADER, FOOTER = "header", "footer"
-_HOME = 44.0  # least width and height in px of the link that the header's mark is, by the style sheet
 PHONE = 360  # px; the narrow width that is checked
 _STATES = ("rest", "hover", "pressed")
+
+
+def _on_page(page: Page, fact: Fact) -> Fact:
+    """A fact of header or footer, on a page. As dataclasses.replace does, in half its time, since every page has tens of them."""
+    place = fact.place
+    of: Any = type(fact)
+    return fact if place.page == page.id else of(PagePlace(page.id, place.section, place.slot), *_besides_place(of)(fact))
+
+
+@cache
+def _besides_place(of: type[Any]) -> Callable[[Fact], tuple[Any, ...]]:
+    """What gives the parts of a fact but its place, which is the first of them."""
+    first, *rest = (part.name for part in fields(of))
+    assert first == "place" and len(rest) > 1
+    return attrgetter(*rest)
 
 
 def predict_section(site: Site, system: System, page: Page, section: Section, open_blob: OpenBlob | None = None) -> list[Fact]:
@@ -82,6 +95,7 @@ class Prediction:
         self.site, self.system, self.open_blob, self.widths = site, system, open_blob, widths
         self.policy, self.language = policy_of(site.choices), site.identity.language
         self.avoided = words_of_rule(site.identity, "words to avoid")
+        self.classes = {width: class_of(width) for width in widths}
         self.sizes = {name: {w: step.size(w) for w in self.widths} for name, step in system.steps.items()}
         self.small_space = {w: px(system, "space/4", w) for w in self.widths}
         self.least = px(system, "button/least", 360)
@@ -94,10 +108,17 @@ class Prediction:
 
     def page(self, page: Page) -> Iterator[Fact]:
         """All facts of a page, in the order in which it is read."""
+        above, below = self.around
         yield from self.head(page)
-        yield from self.header(page)
+        yield from map(partial(_on_page, page), above)
         yield from self.sections(page)
-        yield from self.footer(page)
+        yield from map(partial(_on_page, page), below)
+
+    @cached_property
+    def around(self) -> tuple[list[Fact], list[Fact]]:
+        """The facts of header and footer, which are the same on every page but for where they are."""
+        first = self.site.drawn[0]
+        return list(header_facts(self, first)), list(footer_facts(self, first))
 
     def own(self, page: Page) -> Iterator[Fact]:
         """The facts of a page without header and footer, which are the same on every page."""
@@ -106,8 +127,8 @@ class Prediction:
 
     def frame(self, page: Page) -> Iterator[Fact]:
         """The facts of header and footer, placed on a page."""
-        yield from self.header(page)
-        yield from self.footer(page)
+        yield from header_facts(self, page)
+        yield from footer_facts(self, page)
 
     def head(self, page: Page) -> Iterator[Fact]:
         first = page.id == self.site.drawn[0].id
@@ -116,100 +137,6 @@ class Prediction:
     def sections(self, page: Page) -> Iterator[Fact]:
         for section in page.sections:
             yield from self.section(page, section)
-
-    def footer(self, page: Page) -> Iterator[Fact]:
-        footer = self.site.frame.footer
-        yield from self.section(page, footer)
-        yield from self.name(page, footer)
-        regions = footer.declared.regions
-        names = [self.site.drawn[0].name, *(one.name for one in leaves(self.site.menu()))]
-        yield from self.links(page, footer, names, regions["links"].flow == "row", "links")
-        ways = [way.name for way in footer_ways(self.site)]
-        yield from self.links(page, footer, ways, regions["contact"].flow == "row", "contact")
-
-    def header(self, page: Page) -> Iterator[Fact]:
-        section = self.site.frame.header
-        shown, folded = header_entries(self.site)
-        yield from self.links(page, section, [one.name for one in shown if not one.under], True, "links")
-        unfolds = [(one.name, leaves([one])) for one in shown if one.under] + [(more(self.site), leaves(folded))]
-        for number, (name, under) in enumerate(one for one in unfolds if one[1]):
-            place = PagePlace(page.id, section.id, f"more/{number}")
-            yield from self.runs(place, name, "summary", "label", section.ground, "body")
-            yield from self.links(page, section, [one.name for one in under], True, f"more/{number}/links")
-        if self.site.in_languages():
-            # A name that the typeface has no letters for is drawn in the visitor's own, as nothing else on the page is.
-            names = [
-                one for one in switch_names(self.site.in_languages()) if not missing(self.system.steps["label"].family, one)
-            ]
-            yield from self.links(page, section, names, True, "languages")
-        if has_ways(self.site):
-            yield from self.links(page, section, [way.name for way in strip_ways(self.site)], True, "strip")
-            address = self.site.identity.contact.address
-            if address:
-                place = PagePlace(page.id, section.id, "strip/address")
-                yield from self.runs(place, address, "span", "label", section.ground, "body")
-        chosen = self.system.mark(section.ground).mark
-        mark = next((m for m in self.site.identity.marks if m.id == chosen), None)
-        if mark:
-            width, height = size_of(mark)
-            heights = {viewport: px(self.system, "mark/header-height", viewport) for viewport in self.widths}
-            sizes = {viewport: (max(_HOME, high * width / height), max(_HOME, high)) for viewport, high in heights.items()}
-        else:
-            step = self.system.steps["h3"]
-            wide = text_width(step.family, step.weight, self.site.identity.name, step.small, step.tracking)
-            sizes = dict.fromkeys(self.widths, (max(_HOME, wide), _HOME))
-        place = PagePlace(page.id, section.id, "mark")
-        yield Target(place, self.site.identity.name, "mark", sizes, 0, 0)
-        yield from self.name(page, section)
-        yield from self.section(page, section)
-
-    def name(self, page: Page, section: Section) -> Iterator[Fact]:
-        """The brand's name in type, where it has no mark for a section's ground, or only a symbol beside which it stands."""
-        chosen = self.system.mark(section.ground).mark
-        mark = next((one for one in self.site.identity.marks if one.id == chosen), None)
-        if mark is None or names_beside(self.site, mark):
-            place, name, step = PagePlace(page.id, section.id, "mark"), self.site.identity.name, self.system.steps["h3"]
-            scale, put = name_scale(self.site, self.system), hyphenated(name, self.language)
-            fits, sizes = {}, {}
-            for width, whole in self.sizes["h3"].items():
-                size = sizes[width] = whole * (scale if width < GRID_FROM else 1.0)
-                if mark is not None:
-                    continue
-                room: float | None
-                if section.kind == HEADER:
-                    room = name_room(self.site, self.system, width, self.rows)
-                else:
-                    room = self.room(box_of(section, "mark", width), width, size)
-                    if room is None:
-                        continue
-                fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, self.language, False)
-            yield from self.runs(place, name, "span", "h3", section.ground, "heading", fits, sizes)
-
-    def links(self, page: Page, section: Section, names: list[str], across: bool, where: str) -> Iterator[Fact]:
-        """The links of navigation and footer, in the body ink at the size of labels."""
-        step = self.system.steps["label"]
-        for index, name in enumerate(names):
-            place = PagePlace(page.id, section.id, f"{where}/{index}")
-            put = cased(hyphenated(name, self.language), step.case, self.language)
-            fits = {}
-            for width, size in self.sizes["label"].items():
-                room = self.room(box_of(section, where, width), width, size)
-                if room is not None:
-                    fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, self.language, False)
-            yield from self.runs(place, name, "a", "label", section.ground, "body", fits)
-            sizes = {width: self.link_size(name, width, fits[width]) for width in fits}
-            yield Target(place, name, "link", sizes, self.small_space[360] if across else 0.0, 0.0)
-
-    def link_size(self, name: str, width: int, found: Fit) -> tuple[float, float]:
-        """Width and height in px of a link at a viewport width."""
-        step, size = self.system.steps["label"], self.sizes["label"][width]
-        key = (name, width, found.lines)
-        if key not in self.links_known:
-            text = cased(name, step.case, self.language)
-            wide = text_width(step.family, step.weight, text, size, step.tracking) if found.lines < 2 else found.box
-            high = max(self.least, size * (max(1, found.lines) * step.line_height + 2 * self.link_padding))
-            self.links_known[key] = max(self.least, wide), high
-        return self.links_known[key]
 
     def section(self, page: Page, section: Section) -> Iterator[Fact]:
         place = PagePlace(page.id, section.id, "")
@@ -239,7 +166,7 @@ class Prediction:
 
     def shown(self, section: Section, facts: Iterable[Fact]) -> Iterator[Fact]:
         """Facts of a section without the widths at which it is not shown."""
-        off = {width for width in self.widths if class_of(width) in section.hidden_on}
+        off = {width for width, of_width in self.classes.items() if of_width in section.hidden_on}
         for fact in facts:
             if off and isinstance(fact, TextRun | Target) and off.issuperset(fact.sizes):
                 continue
@@ -254,20 +181,23 @@ class Prediction:
     def foot(self, section: Section) -> float:
         """How far down a phone's screen the words of a page's first section reach, in px; 0 where that cannot be told."""
         regions = section.declared.regions
-        heights = [self.extents.region(section, region, PHONE) for region in regions.values()]
-        if section.declared.on_picture or any(one is not None and not one.told for one in heights):
+        heights = {name: self.extents.region(section, region, PHONE) for name, region in regions.items()}
+        if section.declared.on_picture or any(one is not None and not one.told for one in heights.values()):
             return 0.0
         feet = []
-        for name, box in self.extents.of(section, PHONE)[0].items():
+        stand = {name: one for name, one in heights.items() if one and not (regions[name].behind or regions[name].free)}
+        for name, box in self.extents.placed(section.declared, stand, PHONE)[0].items():
             words = [index for index, slot in enumerate(regions[name].slots) if slot in ("heading", "text")]
-            upper = replace(regions[name], slots=regions[name].slots[: words[-1] + 1]) if words else None
-            held = upper and self.extents.region(section, upper, PHONE)
-            if held:
+            upper = regions[name].slots[: words[-1] + 1] if words else ()
+            held = stand[name] if upper == regions[name].slots else None
+            if upper and not held:
+                held = self.extents.region(section, replace(regions[name], slots=upper), PHONE)
+            if upper and held:
                 place = regions[name].place("phone")
                 under = self.extents.space(place.inset, PHONE) + self.extents.space(place.below, PHONE)
                 feet.append(box.top + held.px - under)
         # The header's row is as high as what can be pressed in it, within its space above and below.
-        header = max(_HOME, self.least) + 2 * self.extents.space("3", PHONE)
+        header = max(HOME, self.least) + 2 * self.extents.space("3", PHONE)
         return header + max(feet) if feet else 0.0
 
     def has_picture(self, section: Section) -> bool:
@@ -342,19 +272,18 @@ class Prediction:
         fits = {}
         drawn, headline = emphasis.encoded(cased(put, step.case, self.language)), name in HEADINGS
         sizes = self.sizes[name] if scale == 1 else {width: size * scale for width, size in self.sizes[name].items()}
-        for width in self.widths:
+        boxes = boxes_of(section, place.slot)
+        for width, of_width in self.classes.items():
             size = sizes[width]
-            room = self.room(box_of(section, place.slot, width), width, size)
+            room = self.room(boxes[of_width], width, size)
             if room is None:
                 continue
             fits[width] = fit(
                 step.family, step.weight, drawn, size, room - indent * size, step.tracking, self.language, headline
             )
         unwritten, free = marked != value, len(fits) < len(self.widths)
-        for run in self.runs(place, shown, tag_of(section, place.slot), name, ground, slot.ink, fits, sizes):
-            if unwritten or styles or free or scale != 1:
-                run = replace(run, placeholder=unwritten, styles=styles, free=free, scale=scale)
-            yield run
+        more = {"placeholder": unwritten, "styles": styles, "free": free, "scale": scale}
+        yield from self.runs(place, shown, tag_of(section, place.slot), name, ground, slot.ink, fits, sizes, more)
 
     def runs(
         self,
@@ -366,14 +295,15 @@ class Prediction:
         ink: str,
         fits: dict[int, Fit] | None = None,
         sizes: dict[int, float] | None = None,
+        more: Mapping[str, Any] = MappingProxyType({}),
     ) -> Iterator[TextRun]:
-        """The text as drawn, once for each scheme."""
+        """The text as drawn, once for each scheme; `more` are further parts of the facts."""
         of = self.system.steps[step]
         unknown = missing(of.family, cased(text, of.case, self.language))
         for scheme, drawn, behind in self.colors.get((ground, ink)) or self.seen(ground, ink):
             yield TextRun(
                 place, text, tag, step, ground, ink, drawn, behind,
-                of.weight, sizes or self.sizes[step], fits or {}, of.family, unknown, scheme=scheme, policy=self.policy,
+                of.weight, sizes or self.sizes[step], fits or {}, of.family, unknown, scheme=scheme, policy=self.policy, **more,
             )  # fmt: skip
 
     def seen(self, ground: str, ink: str) -> list[tuple[Scheme, str, str]]:

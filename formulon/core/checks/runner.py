@@ -141,6 +141,7 @@ class Preflight:
         self.system = system or site.system()
         self.kept: MutableMapping[str, PageChecks] = {} if kept is None else kept
         self.shared = _shared(site)
+        self.of: dict[str, tuple[Page, PageChecks]] = {}
         self.rules = list(profile_of(site.choices).rules())
         self.tried: OrderedDict[str, tuple[Site, System] | None] = OrderedDict()
         self.left: dict[tuple[str, str, str], Counter[str]] = {}
@@ -163,8 +164,11 @@ class Preflight:
         return _run_site([fact for page in self.site.drawn for fact in self.page(page).kept], self.system, self.rules)
 
     def page(self, page: Page) -> PageChecks:
-        """What the rules find on a page but for its header and footer."""
-        return self._checks(page.model_dump_json(), lambda: self.prediction.own(page))
+        """What the rules find on a page but for its header and footer. Its content is read once."""
+        known = self.of.get(page.id)
+        if known is None or known[0] is not page:
+            known = self.of[page.id] = page, self._checks(page.model_dump_json(), lambda: self.prediction.own(page))
+        return known[1]
 
     def frame(self) -> PageChecks:
         """What the rules find in header and footer, told of the first page."""

@@ -10,7 +10,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import lru_cache
 
-from formulon.core.site.layout import COLUMNS, GRID_FROM, WIDE_FROM, Class, Collection, Layout, Place, Region, class_of
+from formulon.core.site.layout import CLASSES, COLUMNS, GRID_FROM, WIDE_FROM, Class, Collection, Layout, Place, Region, class_of
 from formulon.core.site.site import Section
 from formulon.core.system.fluid import between
 from formulon.core.system.system import System
@@ -84,10 +84,12 @@ class Box:
 
 def px(system: System, path: str, viewport: float) -> float:
     """A dimension token in px at a viewport width, fluid between 360 and 1280 px."""
-    value = system.tokens[path].value
-    if "value" in value:
-        return float(value["value"])
-    return float(between(value["small"], value["large"], viewport))
+    known = system.measured.get((path, viewport))
+    if known is None:
+        value = system.tokens[path].value
+        known = float(value["value"]) if "value" in value else float(between(value["small"], value["large"], viewport))
+        system.measured[path, viewport] = known
+    return known
 
 
 def content_width(system: System, viewport: float) -> float:
@@ -107,9 +109,18 @@ def general(slot: str) -> str:
 def box_of(section: Section, slot: str, viewport: float) -> Box | None:
     """The box of a slot ("heading", "items/0/title") in the section's layout; None where a layout cannot tell it, since what
     stands there is turned, cropped or drawn, or where it does not show it."""
+    return boxes_of(section, slot)[class_of(viewport)]
+
+
+def boxes_of(section: Section, slot: str) -> Mapping[Class, Box | None]:
+    """`box_of` in each class of widths."""
     parts = slot.split("/")
-    count = len(section.content.get(parts[0], ())) if len(parts) == 3 else 0
-    return box_in(section.declared, slot, class_of(viewport), count)
+    return _boxes(section.declared, slot, len(section.content.get(parts[0], ())) if len(parts) == 3 else 0)
+
+
+@lru_cache(maxsize=8192)
+def _boxes(layout: Layout, slot: str, count: int) -> Mapping[Class, Box | None]:
+    return {width: box_in(layout, slot, width, count) for width in CLASSES}
 
 
 @lru_cache(maxsize=8192)
@@ -196,7 +207,9 @@ def _item(
 
 def box_width(system: System, box: Box, viewport: float, size: float) -> float:
     """Width in px of a text's box; `size` is the text's size in px."""
-    width = box.width.px(system, viewport)
+    width = system.measured.get((box, viewport))
+    if width is None:
+        width = system.measured[box, viewport] = box.width.px(system, viewport)
     return min(width, box.most_em * size) if box.most_em else width
 
 

@@ -4,8 +4,8 @@ of a headline would not fit its box. Pages are drawn by this, and what is predic
 
 from functools import lru_cache
 
-from formulon.core.site.geometry import box_of, box_width, general
-from formulon.core.site.layout import HEADINGS
+from formulon.core.site.geometry import box_width, boxes_of, general
+from formulon.core.site.layout import HEADINGS, class_of
 from formulon.core.site.site import Section
 from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.system import Step, System
@@ -16,6 +16,7 @@ from formulon.core.type.library import Family
 from formulon.core.type.lines import widest_piece
 
 BINDING = (320, 768, 1024, 1280)  # px of viewport; in each class of widths the first has the least room for its size of type
+_BINDING = tuple((at, class_of(at)) for at in BINDING)
 _WHOLE = 0.6  # as much smaller a headline may be before its words are divided instead
 _DIVIDED = 0.75  # and as much smaller it is when they are, so that fewer of them are
 _LEAST = 0.4
@@ -50,7 +51,8 @@ def set_in(system: System, section: Section, slot: str, text: str, language: str
     if name not in HEADINGS:
         return divided, 1.0
     step = system.steps[name]
-    boxes = {at: box for at in BINDING if (box := box_of(section, slot, at))}
+    found = boxes_of(section, slot)
+    boxes = {at: box for at, width in _BINDING if (box := found[width])}
     if not boxes:
         return divided, 1.0
     rooms = tuple(round(box_width(system, box, at, step.size(at)) / step.size(at), 4) for at, box in boxes.items())

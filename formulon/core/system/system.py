@@ -6,6 +6,7 @@ make a frozen one takes seven times as long, and a drag waits for it.
 
 from collections.abc import Mapping
 from dataclasses import asdict, dataclass, field
+from functools import cached_property
 from typing import Any, Literal
 
 from formulon.core.color.srgb import RGB
@@ -144,6 +145,11 @@ class System:
     schemes: tuple[Scheme, ...] = ("light",)
     dark: Mapping[str, Token] = field(default_factory=dict, repr=False)
     dark_marks: Mapping[str, MarkOnGround] = field(default_factory=dict)
+
+    @cached_property
+    def measured(self) -> dict[tuple[Any, float], float]:
+        """Measures in px at viewport widths that were worked out of it (site/geometry.py), each once."""
+        return {}
 
     def css(self, path: str, scheme: Scheme | None = None) -> str:
         return self.token(path, scheme).css

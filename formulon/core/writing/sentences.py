@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Iterator
+from functools import lru_cache
 
 import icu
 
@@ -76,7 +77,12 @@ def words_of_rule(identity: Identity, rule: str) -> list[str]:
 
 def says(text: str, words: list[str]) -> list[str]:
     """Which of some words a text has, as whole words, whatever their case."""
-    return [word for word in words if word and re.search(rf"(?<!\w){re.escape(word)}(?!\w)", text, re.IGNORECASE)]
+    return [word for word in words if word and _whole(word).search(text)]
+
+
+@lru_cache(maxsize=1024)
+def _whole(word: str) -> re.Pattern[str]:
+    return re.compile(rf"(?<!\w){re.escape(word)}(?!\w)", re.IGNORECASE)
 
 
 def _stands(sentence: str) -> bool:
