@@ -351,6 +351,30 @@ WIRES = """async (count) => {
 }"""
 
 
+# In the page: a section moved down and up again by keys, until it stands there on the page.
+MOVES = """async (count) => {
+  const stand = () => [...document.querySelector('.edit-paper iframe').contentDocument.querySelectorAll('main > [data-section]')]
+    .map(e => e.dataset.section).join();
+  const frame = () => new Promise(requestAnimationFrame);
+  const times = [];
+  for (let i = 0; i < count; i++) {
+    document.querySelectorAll('[data-row] .section-row')[1 + i % 2].focus();
+    const before = stand(), start = performance.now();
+    const key = { key: i % 2 ? 'ArrowUp' : 'ArrowDown', altKey: true, bubbles: true };
+    document.activeElement.dispatchEvent(new KeyboardEvent('keydown', key));
+    while (stand() === before) {
+      if (performance.now() - start > 30000) throw new Error('not moved within 30 s');
+      await new Promise(r => setTimeout(r, 1));
+    }
+    await frame(); await frame();
+    times.push(performance.now() - start);
+    while (!document.querySelector('header').innerText.includes('All saved')) await new Promise(r => setTimeout(r, 10));
+    await new Promise(r => setTimeout(r, 300));
+  }
+  return times;
+}"""
+
+
 def restyle(page: Page, address: str, last: str) -> list[Row]:
     page.set_viewport_size({"width": 1280, "height": 800})
     page.goto(address)
@@ -370,6 +394,10 @@ def restyle(page: Page, address: str, last: str) -> list[Row]:
     page.get_by_role("tab", name="Colour").click()
     page.get_by_role("button", name="Accent ground").click()
     rows.append(_latency(f"a colour changed and stored, {frames} frames, 100 changes", page.evaluate(WIRES, 104)[4:]))
+    page.get_by_role("navigation", name="Stages").get_by_role("link", name="Pages").click()
+    page.locator(".edit-paper .page-frame[data-ready=true]").wait_for()
+    page.wait_for_timeout(1500)
+    rows.append(_latency("a section moved, 40 moves", page.evaluate(MOVES, 44)[4:]))
     return rows
 
 

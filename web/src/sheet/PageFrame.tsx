@@ -3,7 +3,7 @@ import { usePreview, useReach } from '../api/queries';
 import { useActions, useShown } from '../bench/useBench';
 import { stampOf } from '../bench/documents';
 import { paintedAreas } from './areas';
-import { enlist, lightUses, restyle, studioStyle, swapBody, WIDTH_NAMES } from './frames';
+import { enlist, lightUses, restyle, standSections, studioStyle, swapBody, WIDTH_NAMES } from './frames';
 
 export type PageFrameProps = {
   pageId: string;
@@ -48,6 +48,16 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
       onDocument?.(document);
     }
   }, [loaded, html, first, onDocument]);
+  // What a change of the structure comes to is seen before it is stored and the page drawn anew.
+  const standing = (page?.body.sections ?? [])
+    .filter((one) => !one.hidden && !one.parked)
+    .map((one) => one.id)
+    .join(' ');
+  useEffect(() => {
+    const document = frame.current?.contentDocument;
+    if (loaded && document && !document.activeElement?.hasAttribute('contenteditable'))
+      standSections(document, standing.split(' '));
+  }, [loaded, html, standing]);
   useEffect(() => {
     if (loaded && frame.current) return enlist(frame.current);
   }, [loaded]);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lightUses, restyle, swapBody, usesIn } from './frames';
+import { lightUses, restyle, standSections, swapBody, usesIn } from './frames';
 
 function page(body: string): Document {
   const html = `<html lang="en"><head><style id="tokens">:root{--a:1}</style><style>p{}</style></head><body>${body}</body></html>`;
@@ -46,6 +46,29 @@ describe('swapBody', () => {
     expect(document.documentElement.lang).toBe('de');
     expect(document.getElementById('tokens')?.textContent).toBe(':root{--a:1}');
     expect(document.querySelectorAll('head style')[1]?.textContent).toBe('p{color:red}');
+  });
+});
+
+describe('the sections of a page that is being changed', () => {
+  const main =
+    '<main><p>before</p><div data-section="a"></div><i></i><div data-section="b"></div><div data-section="c"></div></main>';
+  const order = (document: Document) =>
+    Array.from(document.querySelectorAll<HTMLElement>('main > *'), (one) =>
+      one.hasAttribute('data-gone') ? `(${one.dataset['section']})` : (one.dataset['section'] ?? one.tagName),
+    ).join(' ');
+  it.each([
+    [['a', 'b', 'c'], 'P a I b c'],
+    [['c', 'a', 'b'], 'P c I a b'],
+    [['b', 'a'], 'P b I a (c)'],
+    [[''], 'P (a) I (b) (c)'],
+    [['a', 'new', 'c'], 'P a I (b) c'],
+  ])('stand as %j', (ids, seen) => {
+    expect(order(page(main))).toBe('P a I b c');
+    const document = page(main);
+    standSections(document, ids);
+    expect(order(document)).toBe(seen);
+    standSections(document, ['a', 'b', 'c']); // refused: all is as it was
+    expect(order(document)).toBe('P a I b c');
   });
 });
 

@@ -113,6 +113,23 @@ export function swapBody(document: Document, html: string): void {
   });
 }
 
+/** Has the sections of a page stand as they will once a change is stored: these, in this order. What is not drawn yet comes with
+ *  the page; what goes is only out of sight, so that it is back where the change is refused. */
+export function standSections(document: Document, ids: string[]): void {
+  const all = Array.from(document.querySelectorAll<HTMLElement>('main > [data-section]'));
+  all.forEach((one) => one.toggleAttribute('data-gone', !ids.includes(one.dataset['section'] ?? '')));
+  const place = (one: HTMLElement) => ids.indexOf(one.dataset['section'] ?? '');
+  const now = all.filter((one) => place(one) >= 0);
+  const next = [...now].sort((one, other) => place(one) - place(other));
+  if (next.every((one, index) => one === now[index])) return;
+  const marks = now.map((one) => {
+    const mark = document.createComment('');
+    one.replaceWith(mark);
+    return mark;
+  });
+  marks.forEach((mark, index) => mark.replaceWith(next[index] as HTMLElement));
+}
+
 /** Adds the studio's own styles over a page: lit uses, edited places. `scale` keeps outlines as thick at any size. */
 export function studioStyle(document: Document, scale: number): void {
   let style = document.getElementById('studio');
@@ -127,6 +144,7 @@ export function studioStyle(document: Document, scale: number): void {
     [data-slot][contenteditable]{cursor:text}
     [data-slot][contenteditable]:hover{outline:${px(1)} dashed #69C3E4}
     [data-slot][contenteditable]:focus{outline:${px(2)} solid #69C3E4;outline-offset:${px(3)}}
+    [data-gone]{display:none !important}
     html{overflow:hidden}
     a{cursor:default}`;
 }
