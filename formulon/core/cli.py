@@ -26,7 +26,7 @@ from formulon.core.identity.decide import suggested
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.facts import GROUPS, facts_of
 from formulon.core.identity.isolated import Readers
-from formulon.core.identity.reading import decode
+from formulon.core.identity.reading import beside
 from formulon.core.identity.sightings import Reading
 from formulon.core.site.editions import rendered_all
 from formulon.core.site.guide import guide_files
@@ -226,8 +226,7 @@ def _readings(files: tuple[str, ...]) -> list[Reading]:
                     for name in found
                 ]
                 break
-            sheets = {name: decode(data) or "" for name, data in found.items() if name.endswith(".css")}
-            jobs = [(name, data, sheets if name.endswith((".html", ".htm")) else None) for name, data in found.items()]
+            jobs = [(name, data, beside(name, found)) for name, data in found.items()]
             found = {}
             with ThreadPoolExecutor(2) as pool:
                 for reading in pool.map(lambda job: tool.read(*job), jobs):

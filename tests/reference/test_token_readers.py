@@ -1,6 +1,7 @@
 """The written tokens and SCSS as outside readers take them: style-dictionary 5, Terrazzo's parser, and Sass."""
 
 import json
+import random
 import re
 import subprocess
 from pathlib import Path
@@ -13,6 +14,8 @@ from coloraide import Color
 from formulon.core.color.difference import difference
 from formulon.core.color.srgb import from_hex
 from formulon.core.formats.system_files import FORMS
+from formulon.core.identity.reading import beside, read_file
+from formulon.core.identity.sightings import ColorSeen
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
@@ -116,3 +119,38 @@ def test_sass_compiles_the_variables_to_the_same_values(system: System, read: di
         assert theirs[name].lower() == token.css.lower(), name
     assert theirs["dark-ground-paper-link"].lower() == "#abcdef"
     assert theirs["type-h1-size"] == system.css("type/h1/size")
+
+
+def older_files(seed: int) -> list[dict[str, Any]]:
+    """Three files in the older form: colours in groups as deep as they come, and two files of aliases to them and to one another."""
+    chance = random.Random(seed)
+    base: dict[str, Any] = {}
+    paths = []
+    for number in range(40):
+        path = ["color", *(chance.choice(("base", "warm", "cool", "ink")) for _ in range(chance.randrange(1, 4))), f"c{number}"]
+        node = base
+        for part in path[:-1]:
+            node = node.setdefault(part, {})
+        node[path[-1]] = {"value": f"#{chance.randrange(1 << 24):06x}"} | ({"type": "color"} if chance.random() < 0.5 else {})
+        paths.append(".".join(path))
+    files = [base]
+    for name in ("theme", "parts"):
+        made = {f"a{number}": {"value": f"{{{chance.choice(paths)}}}"} for number in range(60)}
+        files.append({name: made})
+        paths += [f"{name}.{one}" for one in made]
+    return files
+
+
+@pytest.mark.parametrize("seed", range(3))
+def test_the_older_form_is_read_as_style_dictionary_reads_it(tmp_path: Path, seed: int) -> None:
+    files = {f"{number}.json": json.dumps(body).encode() for number, body in enumerate(older_files(seed))}
+    for name, data in files.items():
+        (tmp_path / name).write_bytes(data)
+    tool = ROOT / "web/tools/read-older-tokens.mjs"
+    command = [ROOT / ".venv/bin/node", tool, *(tmp_path / name for name in files)]
+    done = subprocess.run(command, capture_output=True, text=True, check=False, timeout=120)
+    assert done.returncode == 0, done.stderr
+    theirs = {place: value.upper() for place, value in json.loads(done.stdout).items()}
+    readings = [read_file(name, data, beside(name, files)) for name, data in files.items()]
+    mine = {one.place: one.hex for reading in readings for one in reading.sightings if isinstance(one, ColorSeen)}
+    assert len(theirs) == 160 and mine == theirs

@@ -6,7 +6,7 @@ from functools import lru_cache
 
 from coloraide import Color as _Color
 
-from formulon.core.color.srgb import RGB, from_hex, to_hex
+from formulon.core.color.srgb import RGB, eight_bit, from_hex, to_hex
 from formulon.core.errors import ColorError
 
 
@@ -49,8 +49,7 @@ def parse_color(text: str) -> ParsedColor:
         raise ColorError(f"“{source[:60]}” is see-through. A brand colour is opaque: leave its transparency out.")
     inside = color.convert("srgb").in_gamut(tolerance=0.0005)
     srgb = color.convert("srgb") if inside else color.fit("srgb", method="oklch-chroma").convert("srgb")
-    r, g, b = (min(255, max(0, round(255 * value))) for value in srgb.coords(nans=False))
-    return ParsedColor(source=source, rgb=(r, g, b), mapped=not inside)
+    return ParsedColor(source=source, rgb=eight_bit(srgb.coords(nans=False)), mapped=not inside)
 
 
 _COLOR_TEXT = re.compile(r"#[0-9a-fA-F]+\b|(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]*\)", re.IGNORECASE)

@@ -3,7 +3,9 @@
 Arrays have shape (..., 3). Eight-bit values are integers 0–255, fractional values are 0–1.
 """
 
+import math
 import re
+from collections.abc import Iterable
 from functools import lru_cache
 from typing import Any
 
@@ -30,6 +32,13 @@ def from_hex(text: str) -> RGB:
 def to_hex(rgb: RGB) -> str:
     """`#rrggbb`, lower case."""
     return f"#{_PAIRS[rgb[0]]}{_PAIRS[rgb[1]]}{_PAIRS[rgb[2]]}"
+
+
+def eight_bit(values: Iterable[float]) -> RGB:
+    """Eight-bit sRGB of fractional components, halves upwards and held within 0–255, as browsers do (CSS Color 4, section 15.1). They
+    reckon in single precision, in which 0.3 × 255 is 76.5; so a hair below a half counts as a half."""
+    r, g, b = (min(255, max(0, math.floor(255 * value + 0.5 + 1e-5))) for value in values)
+    return r, g, b
 
 
 def to_linear_wcag(rgb8: ArrayLike) -> Floats:

@@ -33,9 +33,9 @@ class Readers:
         self.started: set[subprocess.Popen[bytes]] = set()
         self.lock = threading.Lock()
 
-    def read(self, name: str, data: bytes, sheets: dict[str, str] | None = None) -> Reading:
+    def read(self, name: str, data: bytes, others: dict[str, str] | None = None) -> Reading:
         """Everything seen in a file; never raises for a bad one."""
-        head = {"name": name, "mode": "file", "size": len(data), "sheets": sheets or {}}
+        head = {"name": name, "mode": "file", "size": len(data), "others": others or {}}
         return Reading.model_validate_json(self._ask(head, data))
 
     def mark(self, name: str, data: bytes) -> dict[str, Any]:

@@ -6,7 +6,7 @@ from dataclasses import dataclass, field
 
 from formulon.core.color.difference import difference
 from formulon.core.color.printing import cmyk_to_rgb, lab_to_rgb
-from formulon.core.color.srgb import from_hex
+from formulon.core.color.srgb import eight_bit, from_hex
 from formulon.core.identity.sightings import css_hex
 
 _N = r"(\d{1,3}(?:[.,]\d+)?)\s*%?"
@@ -77,12 +77,12 @@ def notations(text: str) -> list[Notation]:
             parts = [_number(part) for part in match.groups()]
             scale = 2.55 if "%" in match[0] else 1.0
             if max(parts) * scale <= 255.5:
-                add(match, css_hex(tuple(round(part * scale) for part in parts)), True)  # type: ignore[arg-type]
+                add(match, css_hex(eight_bit(part * scale / 255 for part in parts)), True)
     for match in _HSL.finditer(text):
         hue, saturation, lightness = (_number(part) for part in match.groups())
         if hue <= 360 and saturation <= 100 and lightness <= 100:
             rgb = colorsys.hls_to_rgb(hue / 360, lightness / 100, saturation / 100)
-            add(match, css_hex(tuple(round(255 * part) for part in rgb)), True)  # type: ignore[arg-type]
+            add(match, css_hex(eight_bit(rgb)), True)
     for match in _LAB.finditer(text):
         lightness, a, b = (_number(part) for part in match.groups())
         if 0 <= lightness <= 100 and abs(a) <= 128 and abs(b) <= 128:

@@ -43,8 +43,8 @@ def answer(head: dict[str, object], data: bytes) -> bytes:
         except FormulonError as error:
             return json.dumps({"error": str(error)}).encode()
     if head.get("mode") != "mark":
-        sheets = head.get("sheets")
-        return read_file(name, data, sheets if isinstance(sheets, dict) else None).model_dump_json().encode()
+        others = head.get("others")
+        return read_file(name, data, others if isinstance(others, dict) else None).model_dump_json().encode()
     try:
         made = rebuild(data, name)
     except FormulonError as error:

@@ -1,7 +1,7 @@
 """Reading one file of a brand: told by its content, handed to its reader."""
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 
 from formulon.core.errors import FormulonError, ReadError
 from formulon.core.identity.readers import archive, font, page, pdf, raster, styles, svg, text, tokens
@@ -92,11 +92,31 @@ def _extension(name: str) -> str:
     return name.rsplit(".", 1)[-1].lower() if "." in name.rsplit("/", 1)[-1] else ""
 
 
-def read_file(name: str, data: bytes, sheets: dict[str, str] | None = None) -> Reading:
-    """Everything seen in a file. `sheets` are style sheets that lie beside a page. Never raises for a bad file: its reading
-    says what is wrong, in one sentence that names file, cause and remedy."""
+# What files are read together with, by their endings: pages with style sheets, tokens with those that they refer to.
+_TOGETHER = {"html": (".css",), "htm": (".css",), "json": (".json", ".tokens"), "tokens": (".json", ".tokens")}
+MOST_BESIDE, MOST_BYTES_BESIDE = 40, 8_000_000
+
+
+def read_with(name: str) -> tuple[str, ...]:
+    """The endings of the files that one of this name is read together with; none for most."""
+    return _TOGETHER.get(_extension(name), ())
+
+
+def beside(name: str, data: Mapping[str, bytes]) -> dict[str, str]:
+    """The texts of those files that one of this name is read together with, as far as they are not too many or too large."""
+    made, left, endings = dict[str, str](), MOST_BYTES_BESIDE, read_with(name)
+    for other in data if endings else ():
+        if other != name and other.lower().endswith(endings) and len(made) < MOST_BESIDE and len(data[other]) <= left:
+            made[other] = decode(data[other]) or ""
+            left -= len(data[other])
+    return made
+
+
+def read_file(name: str, data: bytes, others: dict[str, str] | None = None) -> Reading:
+    """Everything seen in a file. `others` are the texts that it is read together with (see `beside`). Never raises for a bad file:
+    its reading says what is wrong, in one sentence that names file, cause and remedy."""
     try:
-        return _read(name, data, sheets)
+        return _read(name, data, others)
     except FormulonError as error:
         return Reading(file=name, problem=str(error))
     except MemoryError:
@@ -111,7 +131,7 @@ def read_file(name: str, data: bytes, sheets: dict[str, str] | None = None) -> R
         )
 
 
-def _read(name: str, data: bytes, sheets: dict[str, str] | None) -> Reading:
+def _read(name: str, data: bytes, others: dict[str, str] | None) -> Reading:
     if not data:
         raise ReadError(f"{name}: the file is empty. Add it again.")
     if len(data) > MOST_BYTES:
@@ -121,7 +141,7 @@ def _read(name: str, data: bytes, sheets: dict[str, str] | None) -> Reading:
     form = detect(name, data)
     if not form:
         raise ReadError(f"{name}: Formulon cannot tell what kind of file this is. Save it as one of the kinds that it reads.")
-    reading = _binary(form)(name, data) if form in _BINARY else _of_text(form, name, data, sheets)
+    reading = _binary(form)(name, data) if form in _BINARY else _of_text(form, name, data, others)
     extension = _extension(name)
     told, found = _ALIKE.get(extension, extension), _ALIKE.get(form, form)
     if extension and told != found and told in {*_KNOWN, *_PICTURES}:
@@ -156,16 +176,16 @@ def _binary(form: str) -> Callable[[str, bytes], Reading]:
     return _BINARY[form]
 
 
-def _of_text(form: str, name: str, data: bytes, sheets: dict[str, str] | None) -> Reading:
+def _of_text(form: str, name: str, data: bytes, others: dict[str, str] | None) -> Reading:
     words = decode(data)
     if words is None or not words.strip():
         raise ReadError(f"{name}: the file holds no readable text. Save it as UTF-8.")
     if form == "html":
-        return page.read(name, words, sheets)
+        return page.read(name, words, others)
     if form == "css":
         return styles.read(name, words)
     if form == "json":
-        return tokens.read(name, words)
+        return tokens.read(name, words, others or {})
     if form == "gpl":
         return palette.read_gpl(name, words)
     if form == "csv":

@@ -3,20 +3,22 @@
 import base64
 import hashlib
 import re
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from concurrent.futures import FIRST_COMPLETED, Future, ThreadPoolExecutor, wait
-from functools import lru_cache
+from functools import lru_cache, reduce
+from operator import or_
 from typing import Any
 
 from django.contrib.auth.models import User
 from django.db import transaction
+from django.db.models import Q
 from django.utils import timezone
 from procrastinate.contrib.django import app
 
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.facts import facts_of
 from formulon.core.identity.isolated import AT_ONCE, readers
-from formulon.core.identity.reading import MOST_BYTES, decode
+from formulon.core.identity.reading import MOST_BESIDE, MOST_BYTES, MOST_BYTES_BESIDE, beside, read_with
 from formulon.core.identity.sightings import Reading
 from formulon.core.system.documents.decisions import Decisions
 from formulon.studio.errors import UploadRefused
@@ -138,16 +140,23 @@ def _is_page(name: str) -> bool:
     return name.lower().endswith((".html", ".htm"))
 
 
+def _beside(brand: Brand, files: Sequence[SourceFile]) -> dict[str, bytes]:
+    """The brand's files that some of these are read together with."""
+    endings = {ending for file in files for ending in read_with(file.name)}
+    if not endings:
+        return {}
+    wanted = reduce(or_, (Q(name__iendswith=ending) for ending in sorted(endings)))
+    found = brand.sources.filter(wanted, size__lte=MOST_BYTES_BESIDE).select_related("stored").order_by("name")
+    return {one.name: bytes(one.stored.data) for one in found[: 2 * MOST_BESIDE]}
+
+
 def _cancelled(intake: Intake) -> bool:
     return not Intake.objects.filter(pk=intake.pk, state=Intake.State.READING).exists()
 
 
 def _round(pool: ThreadPoolExecutor, intake: Intake, files: list[SourceFile]) -> bool:
     """Reads files; False where the intake was cancelled meanwhile. The database is asked by this thread alone."""
-    sheets: dict[str, str] = {}
-    if any(_is_page(file.name) for file in files):
-        for sheet in intake.brand.sources.filter(name__iendswith=".css").select_related("stored")[:40]:
-            sheets[sheet.name] = decode(bytes(sheet.stored.data)) or ""
+    data_beside = _beside(intake.brand, files)
     queue = list(files)
     running: dict[Future[Reading], SourceFile] = {}
     while queue or running:
@@ -158,7 +167,7 @@ def _round(pool: ThreadPoolExecutor, intake: Intake, files: list[SourceFile]) ->
         while queue and len(running) < AT_ONCE:
             file = queue.pop(0)
             data = bytes(StoredFile.objects.values_list("data", flat=True).get(pk=file.stored_id))
-            future = pool.submit(readers().read, file.name, data, sheets if _is_page(file.name) else None)
+            future = pool.submit(readers().read, file.name, data, beside(file.name, data_beside))
             running[future] = file
         done, _ = wait(running, timeout=0.5, return_when=FIRST_COMPLETED)
         for future in done:

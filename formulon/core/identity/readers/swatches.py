@@ -7,6 +7,7 @@ import struct
 
 from formulon.core.color.parse import parse_color
 from formulon.core.color.printing import cmyk_to_rgb, lab_to_rgb
+from formulon.core.color.srgb import eight_bit
 from formulon.core.errors import ColorError, ReadError
 from formulon.core.identity.notations import notations, stated
 from formulon.core.identity.sightings import ColorSeen, Reading, css_hex
@@ -78,7 +79,7 @@ def _ase_color(block: bytes, group: str) -> ColorSeen:
     place = f"group {group}" if group else "swatch"
     prints = [f"spot {label}"] if spot and label else []
     if model == "RGB ":
-        made = css_hex(tuple(min(255, max(0, round(255 * value))) for value in values))
+        made = css_hex(eight_bit(values))
         return _swatch(made, made, label, place, prints)
     if model == "Gray":
         level = min(255, max(0, round(255 * values[0])))

@@ -1,13 +1,17 @@
 """Design tokens: the Design Tokens Format Module 2025.10 of the W3C Design Tokens Community Group, and the older forms in
-which colours and dimensions are strings."""
+which colours and dimensions are strings: `value` with or without `type`, references that end in ".value", sets of tokens in one
+file or in several that lie together (common practice)."""
 
 import json
 import re
+from collections.abc import Mapping, Sequence
+from functools import cached_property
 from typing import Any
 
 from coloraide import Color
 
 from formulon.core.color.parse import parse_color
+from formulon.core.color.srgb import eight_bit
 from formulon.core.errors import ColorError, ReadError
 from formulon.core.identity.sightings import (
     ColorSeen,
@@ -20,8 +24,8 @@ from formulon.core.identity.sightings import (
     css_hex,
 )
 
-MOST_TOKENS = 5_000
 MOST_DEPTH = 24
+_MOST_NOTES = 20
 _SPACES = {
     "srgb": "srgb", "srgb-linear": "srgb-linear", "hsl": "hsl", "hwb": "hwb", "lab": "lab", "lch": "lch", "oklab": "oklab",
     "oklch": "oklch", "display-p3": "display-p3", "a98-rgb": "a98-rgb", "prophoto-rgb": "prophoto-rgb", "rec2020": "rec2020",
@@ -38,26 +42,57 @@ class _Unfit(Exception):
     """A token that cannot be used, with the reason."""
 
 
-def read(name: str, text: str) -> Reading:
-    """Raises ReadError where the file is no JSON or holds no token."""
+# What a token without a type is of, by a word of its path; and what older forms call the types.
+_BY_PATH = (
+    ("fontfamil", "fontFamily"), ("font-famil", "fontFamily"), ("typeface", "fontFamily"), ("fontweight", "fontWeight"),
+    ("font-weight", "fontWeight"), ("space", "dimension"), ("spacing", "dimension"), ("size", "dimension"), ("radius", "dimension"),
+    ("radii", "dimension"), ("corner", "dimension"), ("gap", "dimension"), ("padding", "dimension"),
+)  # fmt: skip
+_OLDER = {
+    "size": "dimension", "fontSize": "fontSizes", "borderWidth": "dimension", "radius": "borderRadius", "font": "fontFamily",
+    "fontWeights": "fontWeight", "colour": "color", "colors": "color", "font-family": "fontFamily", "font-size": "fontSizes",
+}  # fmt: skip
+_COLOR = re.compile(
+    r"#(?:[0-9a-fA-F]{3,4}|[0-9a-fA-F]{6}|[0-9a-fA-F]{8})|(?:rgb|hsl|hwb|lab|lch|oklab|oklch|color)a?\(.*\)", re.DOTALL
+)
+_LENGTH = re.compile(r"\s*(-?\d*\.?\d+)\s*(px|rem|em|pt)?\s*")
+# Names of steps that say nothing without the group that they stand in.
+_STEP = re.compile(r"\d{1,4}|base|default|main|normal|light|lighter|dark|darker|x{0,3}[sml]|xl", re.IGNORECASE)
+
+
+def read(name: str, text: str, others: Mapping[str, str] | None = None) -> Reading:
+    """`others` are further token files, to which aliases may lead. Raises ReadError where the file is no JSON or holds no token."""
     try:
         document = json.loads(text)
     except (ValueError, RecursionError) as error:
         raise ReadError(f"{name}: the file is no readable JSON ({str(error)[:80]}). Export the tokens again.") from error
     if not isinstance(document, dict):
         raise ReadError(f"{name}: the file holds no design tokens. Tokens are a JSON object with $value entries.")
-    work = _Tokens(document, Reading(file=name, format="design tokens"))
+    work = _Tokens(document, Reading(file=name, format="design tokens"), others or {})
     work.group(document, [], "")
     if not work.count:
         raise ReadError(f"{name}: the file holds no design tokens. Tokens are a JSON object with $value entries.")
-    if work.count > MOST_TOKENS:
-        work.reading.notes.append(f"Only the first {MOST_TOKENS:,} of {work.count:,} tokens were read.")
+    notes = work.reading.notes
+    if len(notes) > _MOST_NOTES:
+        notes[_MOST_NOTES:] = [f"And {len(notes) - _MOST_NOTES:,} more tokens that could not be used."]
     return work.reading
 
 
 class _Tokens:
-    def __init__(self, document: dict[str, Any], reading: Reading) -> None:
-        self.document, self.reading, self.count = document, reading, 0
+    def __init__(self, document: dict[str, Any], reading: Reading, others: Mapping[str, str]) -> None:
+        self.document, self.reading, self.count, self.others = document, reading, 0, others
+
+    @cached_property
+    def roots(self) -> list[dict[str, Any]]:
+        """Where a reference may begin: the file, those beside it, and the sets of tokens in each."""
+        files = [self.document]
+        for text in self.others.values():
+            try:
+                other = json.loads(text)
+            except (ValueError, RecursionError):
+                continue  # it says so itself
+            files += [other] if isinstance(other, dict) else []
+        return files + [one for file in files for key, one in file.items() if isinstance(one, dict) and not key.startswith("$")]
 
     def group(self, node: dict[str, Any], path: list[str], inherited: str, depth: int = 0) -> None:
         """Walks a group; `$type` is inherited from the nearest group that has one."""
@@ -73,14 +108,19 @@ class _Tokens:
             here = [*path, key]
             if self._is_token(child):
                 self.count += 1
-                if self.count <= MOST_TOKENS:
-                    self.token(child, here, kind)
+                self.token(child, here, kind)
             else:
                 self.group(child, here, kind, depth + 1)
 
     @staticmethod
     def _is_token(node: dict[str, Any]) -> bool:
-        return "$value" in node or "$ref" in node or (isinstance(node.get("value"), (str, int, float)) and "type" in node)
+        """Whether it has a value. A group may be called “value”; what is in it has values itself."""
+        if "$value" in node or "$ref" in node:
+            return True
+        value = node.get("value")
+        if not isinstance(value, dict) or isinstance(node.get("type"), str):
+            return value is not None
+        return not ("value" in value or "$value" in value or any(isinstance(one, dict) for one in value.values()))
 
     def _extended(self, node: dict[str, Any], path: list[str]) -> dict[str, Any]:
         """A group that extends another has its tokens too, its own first."""
@@ -103,21 +143,18 @@ class _Tokens:
             parts = [part.replace("~1", "/").replace("~0", "~") for part in text.lstrip("#").strip("/").split("/")]
         else:
             parts = text.split(".")
-        node: Any = self.document
-        for part in parts:
-            if isinstance(node, dict) and part in node:
-                node = node[part]
-            elif isinstance(node, list) and part.isdigit() and int(part) < len(node):
-                node = node[int(part)]
-            else:
-                raise _Unfit(f"it refers to “{text[:60]}”, which does not exist")
-        return node
+        for root in self.roots:
+            for path in (parts, parts[:-1]) if parts[-1] in ("value", "$value") else (parts,):
+                found = _inside(root, path)
+                if found is not None:
+                    return found
+        raise _Unfit(f"it refers to “{text[:60]}”, which does not exist")
 
     def token(self, node: dict[str, Any], path: list[str], inherited: str) -> None:
         place = ".".join(part for part in path if part != "$root")
         try:
             value, kind = self._value(node, inherited)
-            self._seen(value, kind, place, str(node.get("$description", "")))
+            self._seen(value, _OLDER.get(kind, kind) or _guessed(value, place), place)
         except (_Unfit, ColorError) as error:
             self._other(place, str(node.get("$type", inherited)) or "unknown", node.get("$value", node.get("value")))
             self.reading.notes.append(f"{place}: {error}.")
@@ -145,14 +182,11 @@ class _Tokens:
 
     def _type_of(self, target: Any) -> str:
         """The type that a token inherits from its groups."""
-        kind, node = "", self.document
         parts = target["$ref"].strip("#/").split("/") if isinstance(target, dict) else target.strip("{}").split(".")
-        for part in parts:
-            kind = str(node.get("$type") or kind)
-            node = node.get(part, {})
-            if not isinstance(node, dict):
-                break
-        return str(node.get("$type") or kind) if isinstance(node, dict) else kind
+        root = next((one for one in self.roots if _inside(one, parts) is not None), self.document)
+        above = [_inside(root, parts[:depth]) for depth in range(len(parts) + 1)]
+        kinds = [str(one["$type"]) for one in above if isinstance(one, dict) and isinstance(one.get("$type"), str)]
+        return kinds[-1] if kinds else ""
 
     def _resolved(self, value: Any, depth: int = 0) -> Any:
         """A composite value with the references inside it followed."""
@@ -160,8 +194,8 @@ class _Tokens:
             raise _Unfit("its references run in a circle")
         if _is_reference(value):
             found = self._at(value["$ref"] if isinstance(value, dict) else value.strip("{}"))
-            if isinstance(found, dict) and "$value" in found:
-                found = found["$value"]
+            if isinstance(found, dict) and self._is_token(found):
+                found = found.get("$value", found.get("value"))
             return self._resolved(found, depth + 1)
         if isinstance(value, dict):
             return {key: self._resolved(part, depth + 1) for key, part in value.items()}
@@ -169,9 +203,9 @@ class _Tokens:
             return [self._resolved(part, depth + 1) for part in value]
         return value
 
-    def _seen(self, value: Any, kind: str, place: str, about: str) -> None:
+    def _seen(self, value: Any, kind: str, place: str) -> None:
         add = self.reading.sightings.append
-        label = place.rsplit(".", 1)[-1]
+        label = _label(place)
         if kind == "color" or (not kind and isinstance(value, dict) and "colorSpace" in value):
             hexa, written, note = _color(value)
             add(ColorSeen(hex=hexa, value=written, name=_words(label), use="named", place=place, note=note, sure=0.95))
@@ -201,6 +235,40 @@ class _Tokens:
         self.reading.sightings.append(OtherSeen(name=place[:160], type=kind[:40], value=text, place=place[:160], sure=0.9))
 
 
+def _inside(node: Any, path: Sequence[str]) -> Any:
+    """What stands at a path; None for nothing."""
+    for part in path:
+        if isinstance(node, dict) and part in node:
+            node = node[part]
+        elif isinstance(node, list) and part.isdigit() and int(part) < len(node):
+            node = node[int(part)]
+        else:
+            return None
+    return node
+
+
+def _guessed(value: Any, place: str) -> str:
+    """The type of a token that states none: by the form of its value, else by what its groups are called."""
+    if isinstance(value, str) and _COLOR.fullmatch(value.strip()):
+        return "color"
+    if isinstance(value, str) and (found := _LENGTH.fullmatch(value)) and found[2]:
+        return "dimension"
+    words = place.lower()
+    named = next((kind for word, kind in _BY_PATH if word in words), "")
+    plain = isinstance(value, (int, float)) and not isinstance(value, bool)
+    if named == "dimension":
+        return named if plain or (isinstance(value, str) and _LENGTH.fullmatch(value)) else ""
+    if not named and isinstance(value, str) and re.search(r"colou?r", words) and re.fullmatch(r"[a-zA-Z]{3,20}", value):
+        return "color"  # by its name
+    return named if plain or isinstance(value, (str, list)) else ""
+
+
+def _label(place: str) -> str:
+    """What a token is called: the last part of its path, with the one before where it is a step alone."""
+    *before, last = place.split(".")
+    return f"{before[-1]} {last}" if before and _STEP.fullmatch(last) else last
+
+
 def _is_reference(value: Any) -> bool:
     if isinstance(value, dict):
         return set(value) == {"$ref"} and isinstance(value["$ref"], str)
@@ -210,7 +278,9 @@ def _is_reference(value: Any) -> bool:
 def _color(value: Any) -> tuple[str, str, str]:
     """Hex, the value as written and a note, of a colour in the object or the string form."""
     if isinstance(value, str):
-        return css_hex(parse_color(_opaque(value)).rgb), value, ""
+        shown, alpha = _opaque(value)
+        note = f"It is see-through ({alpha:.0%}); its full colour is kept." if alpha < 1 else ""
+        return css_hex(parse_color(shown).rgb), value, note
     space = _SPACES.get(str(value["colorSpace"]))
     if space is None:
         raise _Unfit(f"the colour space “{value['colorSpace']}” is not known")
@@ -223,7 +293,7 @@ def _color(value: Any) -> tuple[str, str, str]:
     written = f"{value['colorSpace']} {' '.join(f'{part:g}' for part in map(float, _plain(value['components'])))}"
     inside = color.convert("srgb").in_gamut(tolerance=0.0005)
     screen = (color if inside else color.fit("srgb", method="oklch-chroma")).convert("srgb")
-    hexa = css_hex(tuple(min(255, max(0, round(255 * part))) for part in screen.coords(nans=False)))  # type: ignore[arg-type]
+    hexa = css_hex(eight_bit(screen.coords(nans=False)))
     note = "" if inside else "The colour lies outside sRGB; the nearest by chroma is shown."
     if float(value.get("alpha", 1)) < 1:
         note = f"{note} It is see-through ({float(value['alpha']):.0%}); its full colour is kept.".strip()
@@ -234,11 +304,16 @@ def _plain(parts: list[Any]) -> list[float]:
     return [0.0 if part == "none" else float(part) for part in parts]
 
 
-def _opaque(text: str) -> str:
-    """#RRGGBBAA and #RGBA without their alpha."""
-    if re.fullmatch(r"#[0-9a-fA-F]{8}", text):
-        return text[:7]
-    return text[:4] if re.fullmatch(r"#[0-9a-fA-F]{4}", text) else text
+def _opaque(text: str) -> tuple[str, float]:
+    """A colour without its transparency, and how opaque it was, 0–1."""
+    try:
+        color = Color(text.strip())
+    except (ValueError, TypeError):
+        return text, 1.0  # which is refused in a sentence, or has six digits and no #
+    alpha = color.alpha(nans=False)
+    if alpha >= 1:
+        return text, 1.0
+    return color.clone().set("alpha", 1).to_string(fit=False, precision=8), alpha
 
 
 def _dimension(value: Any) -> float:
@@ -246,7 +321,7 @@ def _dimension(value: Any) -> float:
     if isinstance(value, dict):
         number, unit = float(value["value"]), str(value["unit"])
     else:
-        found = re.fullmatch(r"\s*(-?\d*\.?\d+)\s*(px|rem|em|pt)?\s*", str(value))
+        found = _LENGTH.fullmatch(str(value))
         if not found:
             raise _Unfit(f"“{str(value)[:40]}” is no length in px or rem")
         number, unit = float(found[1]), found[2] or "px"

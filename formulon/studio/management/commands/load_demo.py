@@ -15,7 +15,7 @@ from django.db import transaction
 from formulon.core.identity.decide import Request
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.isolated import readers
-from formulon.core.identity.reading import decode
+from formulon.core.identity.reading import beside
 from formulon.core.site.documents import DECISIONS, IDENTITY
 from formulon.core.system.documents.decisions import Decisions
 from formulon.core.system.documents.identity import Identity
@@ -75,8 +75,6 @@ def _meant(fact: Fact, wanted: dict[str, Any]) -> bool:
 def _read(folder: Path) -> list[tuple[str, bytes, dict[str, Any]]]:
     """Name, bytes and reading of every file of a folder. Kept, since a folder is read once in a process."""
     files = {str(file.relative_to(folder)): file.read_bytes() for file in sorted(folder.rglob("*")) if file.is_file()}
-    sheets = {name: decode(data) or "" for name, data in files.items() if name.endswith(".css")}
     return [
-        (name, data, readers().read(name, data, sheets if name.endswith(".html") else None).model_dump(mode="json"))
-        for name, data in files.items()
+        (name, data, readers().read(name, data, beside(name, files)).model_dump(mode="json")) for name, data in files.items()
     ]

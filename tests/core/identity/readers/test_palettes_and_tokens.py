@@ -7,7 +7,7 @@ from typing import Any
 
 import pytest
 
-from formulon.core.identity.reading import read_file
+from formulon.core.identity.reading import beside, read_file
 from formulon.core.identity.sightings import ColorSeen, GradientSeen, MeasureSeen, OtherSeen, Reading, TypefaceSeen
 from tests.core.identity.helpers import hexes, seen
 
@@ -141,6 +141,78 @@ def test_the_older_string_form() -> None:
         }
     )
     assert hexes(reading) == ["#1B2147", "#FF0000"] and seen(reading, MeasureSeen)[0].px == 24
+
+
+OLDER: dict[str, Any] = {
+    "color": {
+        "base": {"red": {"500": {"value": "#d01c2b"}, "default": {"value": "hsl(356 76% 46%)"}}, "ink": {"value": "navy"}},
+        "text": {"value": "{color.base.ink.value}"},
+        "veil": {"value": "rgba(208, 28, 43, 0.5)"},
+        "value": {"value": "#101010"},
+    },
+    "size": {
+        "font": {"small": {"value": "14px"}},
+        "radius": {"card": {"value": 6}},
+        "gap": {"value": "1.5rem", "comment": "wide"},
+    },
+    "font": {"family": {"heading": {"value": "Marcellus", "type": "font-family"}}},
+    "time": {"short": {"value": "200ms"}},
+}
+
+
+def test_the_older_form_without_types() -> None:
+    """A value alone, references that end in “.value”, numbers of px, and steps that are named by their group (common practice)."""
+    reading = tokens(OLDER)
+    assert {one.place: (one.hex, one.name) for one in seen(reading, ColorSeen)} == {
+        "color.base.red.500": ("#D01C2B", "Red 500"),
+        "color.base.red.default": ("#CE1C28", "Red default"),
+        "color.base.ink": ("#000080", "Ink"),
+        "color.text": ("#000080", "Text"),
+        "color.veil": ("#D01C2B", "Veil"),
+        "color.value": ("#101010", "Value"),
+    }
+    assert next(one.note for one in seen(reading, ColorSeen) if one.place == "color.veil").startswith("It is see-through (50%)")
+    assert {(one.place, one.px, one.measure) for one in seen(reading, MeasureSeen)} == {
+        ("size.font.small", 14.0, "text size"), ("size.radius.card", 6.0, "radius"), ("size.gap", 24.0, "spacing"),
+    }  # fmt: skip
+    assert [one.family for one in seen(reading, TypefaceSeen)] == ["Marcellus"] and reading.notes == []
+    assert [one.name for one in seen(reading, OtherSeen)] == ["time.short"]
+
+
+def test_aliases_lead_to_other_files_and_to_sets() -> None:
+    base = {"brand": {"$type": "color", "moss": {"$value": "#3a5a40"}}, "old": {"clay": {"value": "#b5651d"}}}
+    sets = {"night": {"sky": {"deep": {"value": "#0b1026", "type": "color"}}}, "day": {"sky": {"pale": {"value": "#cfe3f5"}}}}
+    mine = {
+        "a": {"$value": "{brand.moss}"}, "b": {"value": "{old.clay.value}"}, "c": {"value": "{sky.deep}"}, "d": {"value": "{sky.pale}"},
+        "e": {"$type": "color", "$value": "{nowhere.at.all}"},
+    }  # fmt: skip
+    files = {
+        "base.json": json.dumps(base).encode(),
+        "sets.tokens": json.dumps(sets).encode(),
+        "broken.json": b"{",
+        "a.css": b"p{}",
+    }
+    name, data = "mine.json", json.dumps(mine).encode()
+    assert sorted(beside(name, files | {name: data})) == ["base.json", "broken.json", "sets.tokens"]
+    reading = read_file(name, data, beside(name, files | {name: data}))
+    assert {one.place: one.hex for one in seen(reading, ColorSeen)} == {
+        "a": "#3A5A40", "b": "#B5651D", "c": "#0B1026", "d": "#CFE3F5",
+    }  # fmt: skip
+    assert reading.notes == ["e: it refers to “nowhere.at.all”, which does not exist."]
+
+
+def test_files_that_refer_to_one_another_in_a_circle_end() -> None:
+    one, two = {"a": {"value": "{b}"}}, {"b": {"value": "{a}"}}
+    reading = read_file("one.json", json.dumps(one).encode(), {"two.json": json.dumps(two)})
+    assert "circle" in reading.notes[0] and len(reading.sightings) == 1
+
+
+def test_any_number_of_tokens_is_read_and_what_fails_is_told_once() -> None:
+    body = {f"group-{group}": {f"{step}": {"value": f"#{group:03x}{step:03x}"} for step in range(120)} for group in range(100)}
+    body["lost"] = {f"{number}": {"value": f"{{gone.{number}}}"} for number in range(3000)}
+    reading = tokens(body)
+    assert len(seen(reading, ColorSeen)) == 12_000 and len(reading.notes) == 21
+    assert reading.notes[-1] == "And 2,980 more tokens that could not be used."
 
 
 @pytest.mark.parametrize(
