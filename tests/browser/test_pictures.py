@@ -27,8 +27,7 @@ def test_a_photograph_is_dropped_on_its_place_worked_on_and_taken_back(page: Pag
     open_demo(page)
     stage(page, "Pages")
     frame = page.frame_locator(".edit-paper iframe")
-    place = frame.locator(".hero .picture[data-slot]").first
-    expect(place).to_be_visible()
+    expect(page.locator(".edit-paper .page-frame[data-ready=true]")).to_be_visible()  # it takes what is dropped from then on
     data = base64.b64encode(photograph()).decode()
     page.evaluate(DROP, [".hero .picture[data-slot]", data, "2-bowl-on-a-sill.jpg"])
     image = frame.locator(".hero .picture img")
@@ -93,7 +92,7 @@ def test_a_picture_is_cut_and_its_edge_mended_by_finger(chromium: Browser, studi
     ImageDraw.Draw(wall).ellipse((300, 150, 600, 450), fill="#20304a")
     wall.save(file, "PNG")
     frame = page.frame_locator(".edit-paper iframe")
-    expect(frame.locator(".hero .picture[data-slot]").first).to_be_visible()
+    expect(page.locator(".edit-paper .page-frame[data-ready=true]")).to_be_visible()  # it takes what is dropped from then on
     page.evaluate(DROP, [".hero .picture[data-slot]", base64.b64encode(file.getvalue()).decode(), "disc.png"])
     expect(frame.locator(".hero .picture img")).to_have_attribute("alt", "Disc")
     expect(page.get_by_text("All saved")).to_be_visible()

@@ -138,6 +138,7 @@ def warm() -> None:
         "a.json": b'{"a":{"$type":"color","$value":{"colorSpace":"oklch","components":[0.5,0.1,20]}}}',
         "a.csv": b"name,value\nNight,#123456\nDay,#abcdef\n",
         "a.md": b"# Words\n\nSome words with lab(50 10 10) and HSL 20 30 40.\n",
+        "b.md": b"# Words\n\nSome words that are long enough to be read.\n",
         "a.woff2": SHIPPED[DEFAULT_BODY].faces[0].open(),
         "a.pdf": _PDF,
     }  # fmt: skip

@@ -2,7 +2,9 @@
 
 import re
 
-from formulon.core.identity.sightings import RuleSeen, WordField, WordSeen
+from formulon.core.identity.sightings import RuleKind, RuleSeen, WordField, WordSeen
+from formulon.core.identity.statements import sentence
+from formulon.core.identity.statements.words import words_stated
 
 _EMAIL = re.compile(r"(?<![\w.])[\w.+-]{1,64}@[\w-]+(?:\.[\w-]+)+")
 _PHONE = re.compile(r"(?<![\w#.,/-])(?:\+\d{1,3}[ ()./-]{0,2})?(?:\(?0\d{1,5}\)?[ ./-]?)\d[\d ./-]{4,12}\d(?![\w.,]*\d)")
@@ -58,11 +60,6 @@ _FORBIDDEN = re.compile(
 )
 _SHARE = re.compile(r"(\d{1,3})\s*(?:%|per ?cent)\s+([A-Z][\w-]{1,30})")
 _SHARE_AFTER = re.compile(r"([A-Z][\w-]{1,30})\s*:?\s+(\d{1,3})\s*(?:%|per ?cent)")
-_USE = re.compile(r"(?:words (?:we use|to use|we like)|we say|do say)\s*[:–—]\s*([^.\n]{2,300})", re.IGNORECASE)
-_AVOID = re.compile(
-    r"(?:words (?:we avoid|to avoid|we never use|we do not use)|we never say|we do not say|do not say)\s*[:–—]\s*([^.\n]{2,300})",
-    re.IGNORECASE,
-)
 
 
 def rules(text: str, place: str) -> list[RuleSeen]:
@@ -70,37 +67,34 @@ def rules(text: str, place: str) -> list[RuleSeen]:
     combinations, words to use and to avoid."""
     made: list[RuleSeen] = []
     for match in _LEAST.finditer(text):
-        if re.search(r"logo|mark|symbol|lock-?up|wide|width|high|height|size", _sentence(text, match), re.IGNORECASE):
+        if re.search(r"logo|mark|symbol|lock-?up|wide|width|high|height|size", sentence(text, *match.span()), re.IGNORECASE):
             px = float(match[1].replace(",", ".")) * _UNITS[match[2].lower()]
-            which = "height" if re.search(r"high|height|tall", _sentence(text, match), re.IGNORECASE) else "width"
+            which = "height" if re.search(r"high|height|tall", sentence(text, *match.span()), re.IGNORECASE) else "width"
             values: dict[str, str | float | list[str]] = {
                 "px": round(px, 2),
                 "side": which,
-                "mark": _which(_sentence(text, match)),
+                "mark": _which(sentence(text, *match.span())),
             }
-            made.append(RuleSeen(rule="least size", text=_sentence(text, match), values=values, place=place, sure=0.8))
+            made.append(RuleSeen(rule="least size", text=sentence(text, *match.span()), values=values, place=place, sure=0.8))
     for match in _CLEAR.finditer(text):
-        made.append(RuleSeen(rule="clear space", text=_sentence(text, match), values=_space(match[0]), place=place, sure=0.7))
+        made.append(
+            RuleSeen(rule="clear space", text=sentence(text, *match.span()), values=_space(match[0]), place=place, sure=0.7)
+        )
     for match in _FORBIDDEN.finditer(text):
         pair: dict[str, str | float | list[str]] = {"ink": match[1].strip(), "ground": match[2].strip()}
-        made.append(RuleSeen(rule="forbidden pair", text=_sentence(text, match), values=pair, place=place, sure=0.8))
+        made.append(RuleSeen(rule="forbidden pair", text=sentence(text, *match.span()), values=pair, place=place, sure=0.8))
     told = [{m[2]: float(m[1]) for m in _SHARE.finditer(text)}, {m[1]: float(m[2]) for m in _SHARE_AFTER.finditer(text)}]
     shares = max(told, key=len)
     if len(shares) >= 2 and 90 <= sum(shares.values()) <= 110:
         proportions: dict[str, str | float | list[str]] = dict(shares)
         said = ", ".join(f"{value:g} % {key}" for key, value in shares.items())
         made.append(RuleSeen(rule="proportions", text=said, values=proportions, place=place, sure=0.8))
-    for match in _USE.finditer(text):
-        made.append(RuleSeen(rule="words to use", text=match[0], values={"words": _list(match[1])}, place=place, sure=0.85))
-    for match in _AVOID.finditer(text):
-        made.append(RuleSeen(rule="words to avoid", text=match[0], values={"words": _list(match[1])}, place=place, sure=0.85))
+    for one in words_stated(text):
+        sides: tuple[tuple[RuleKind, tuple[str, ...]], ...] = (("words to use", one.use), ("words to avoid", one.avoid))
+        for rule, words in sides:
+            if words:
+                made.append(RuleSeen(rule=rule, text=one.text, values={"words": list(words)}, place=place, sure=0.85))
     return made
-
-
-def _sentence(text: str, match: re.Match[str]) -> str:
-    start = max(text.rfind(". ", 0, match.start()) + 1, text.rfind("\n", 0, match.start()) + 1, 0)
-    ends = [at for at in (text.find(". ", match.end()), text.find("\n", match.end())) if at >= 0]
-    return " ".join(text[start : min(ends) + 1 if ends else len(text)].split())[:300]
 
 
 def _which(sentence: str) -> str:
@@ -123,7 +117,3 @@ def _space(text: str) -> dict[str, str | float | list[str]]:
 
 def _of(text: str) -> str:
     return "width" if "width" in text.lower() else "height"
-
-
-def _list(text: str) -> list[str]:
-    return [part.strip(" “”\"'.") for part in re.split(r",|;|\band\b|\bor\b", text) if part.strip(" “”\"'.")][:40]

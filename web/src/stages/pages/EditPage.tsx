@@ -58,7 +58,8 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
     setFrame((last) => ({ document, swap: (last?.swap ?? 0) + 1 }));
   }, []);
 
-  useEffect(() => {
+  // Before the page is painted: whatever is seen can be written on, and dropped on.
+  useLayoutEffect(() => {
     const document = frame?.document;
     if (!document || !canWrite) return;
     const rowOf = (section: string) => now.current.rows.find((row) => row.id === section);
@@ -87,7 +88,7 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
     }));
   }, [frame, canWrite, page.id]);
 
-  useEffect(() => {
+  useLayoutEffect(() => {
     const document = frame?.document;
     if (!document || !canWrite) return;
     const find = (element: Element) => {

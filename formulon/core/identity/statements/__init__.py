@@ -1,0 +1,25 @@
+"""What a client's documents state in words, by grammars: one module a kind of statement, and the phrases of each language as data
+(phrases/<language>.json). A document may be in any of them, so all are tried; of two that take the same words, the first one counts.
+Every statement keeps its sentence as evidence.
+"""
+
+import json
+from functools import cache
+from pathlib import Path
+from typing import Any
+
+_FOLDER = Path(__file__).parent / "phrases"
+
+
+@cache
+def phrases(kind: str) -> tuple[dict[str, Any], ...]:
+    """What each language says for a kind of statement, by the names of the languages; those that say nothing are left out."""
+    tables = [json.loads(file.read_text(encoding="utf-8")) for file in sorted(_FOLDER.glob("*.json"))]
+    return tuple(table[kind] for table in tables if kind in table)
+
+
+def sentence(text: str, start: int, end: int) -> str:
+    """The sentence around a place of a text, or the line where that has none; at most 300 characters."""
+    first = max(text.rfind(". ", 0, start) + 1, text.rfind("\n", 0, start) + 1, 0)
+    ends = [at for at in (text.find(". ", max(start, end - 1)), text.find("\n", end)) if at >= 0]
+    return " ".join(text[first : min(ends) + 1 if ends else len(text)].split())[:300]
