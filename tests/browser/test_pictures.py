@@ -114,6 +114,8 @@ def test_a_picture_is_cut_and_its_edge_mended_by_finger(chromium: Browser, studi
     brush = dialog.get_by_role("application")
     box = brush.bounding_box()
     assert box
+    tried = dialog.get_by_alt_text("Disc, as it would be")
+    before = str(tried.get_attribute("src"))
     # Across the middle of the disc, which lies at half the width of the whole picture.
     middle = box["x"] + box["width"] * 0.5 / (1 - cut / 100)
     drag(
@@ -122,6 +124,13 @@ def test_a_picture_is_cut_and_its_edge_mended_by_finger(chromium: Browser, studi
         (middle + 20, box["y"] + box["height"] / 2),
     )
     expect(dialog.get_by_role("button", name="Last stroke back")).to_be_visible()
+    # What is tried is drawn, and stands; only then can a button beside it be hit by its place.
+    expect(tried).not_to_have_attribute("src", before)
+    for _ in range(100):
+        if tried.evaluate("one => one.complete && one.naturalWidth > 0"):
+            break
+        page.wait_for_timeout(50)
+    page.wait_for_timeout(300)
     dialog.get_by_role("button", name="Put it there").tap()
     expect(dialog).to_be_hidden()
     made = Picture.objects.get(key="disc-2")
