@@ -375,6 +375,48 @@ MOVES = """async (count) => {
 }"""
 
 
+# In the page: a section duplicated, that taken back, made again and taken back, until each shows on the page; then one added.
+SHOWN = """async ([rounds, add]) => {
+  const paper = () => document.querySelector('.edit-paper iframe').contentDocument;
+  const stand = () => paper().querySelectorAll('main > [data-section]:not([data-gone])').length;
+  const frame = () => new Promise(requestAnimationFrame);
+  const until = async (what) => {
+    for (const start = performance.now(); !what(); await new Promise(r => setTimeout(r, 1)))
+      if (performance.now() - start > 30000) throw new Error('not shown within 30 s: ' + what);
+  };
+  const button = (name) => [...document.querySelectorAll('button')].find(one =>
+    !one.disabled && (one.ariaLabel || one.innerText).trim().split(/[:\\n]/)[0] === name);
+  const calm = async () => {
+    await until(() => document.querySelector('header').innerText.includes('All saved'));
+    await new Promise(r => setTimeout(r, 400));
+  };
+  const press = async (find) => {
+    await until(find);
+    const before = stand(), start = performance.now();
+    find().click();
+    await until(() => stand() !== before);
+    await frame(); await frame();
+    const took = performance.now() - start;
+    await calm();
+    return took;
+  };
+  const times = [];
+  for (let round = 0; round < rounds; round++) {
+    if (add) {
+      button('Add a section').click();
+      await until(() => document.querySelector('.add-offer'));
+      await calm();
+      times.push(await press(() => document.querySelector('.add-offer')));
+      await press(() => button('Undo'));
+      continue;
+    }
+    document.querySelectorAll('[data-row] .section-row')[1].click();
+    for (const name of ['Duplicate', 'Undo', 'Redo', 'Undo']) times.push(await press(() => button(name)));
+  }
+  return times;
+}"""
+
+
 def restyle(page: Page, address: str, last: str) -> list[Row]:
     page.set_viewport_size({"width": 1280, "height": 800})
     page.goto(address)
@@ -398,6 +440,8 @@ def restyle(page: Page, address: str, last: str) -> list[Row]:
     page.locator(".edit-paper .page-frame[data-ready=true]").wait_for()
     page.wait_for_timeout(1500)
     rows.append(_latency("a section moved, 40 moves", page.evaluate(MOVES, 44)[4:]))
+    rows.append(_latency("duplicated, undone, made again, 40 steps", page.evaluate(SHOWN, [11, False])[4:]))
+    rows.append(_latency("a section added, 8 times", page.evaluate(SHOWN, [9, True])[1:]))
     return rows
 
 

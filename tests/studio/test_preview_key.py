@@ -33,9 +33,9 @@ def html_and_key(site: Site) -> tuple[str, str]:
     """Of the first page, without the tokens, which are set by themselves."""
     system, page = resolve(site.identity, site.choices), site.pages[0]
     html = render_page(site, system, page, Preview("/fonts/"))
-    revisions = {"identity": 1, "frame": 1} | {f"page:{one.id}": 1 for one in site.pages}
+    digests = {"identity": "1", "frame": "1"} | {f"page:{one.id}": "1" for one in site.pages}
     return re.sub(r'<style id="tokens">.*?</style>', "", html, flags=re.DOTALL), preview_key(
-        site, revisions, page, resolved(site)
+        site, digests, page, resolved(site)
     )
 
 

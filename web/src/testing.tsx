@@ -28,6 +28,9 @@ export const IDENTITY: Identity = {
   ],
 } as Identity;
 
+/** The page that is worked on. */
+export const DRAWING = { page: 'home', scheme: 'light' as const };
+
 export const PAGES = [
   {
     id: 'home',
@@ -200,6 +203,7 @@ export function benchOf(more: Partial<MadeUp> = {}): MadeUp {
     error: null,
     notice: null,
     stale: null,
+    foreseen: null,
     asked: null,
     change: vi.fn(() => Promise.resolve(true)),
     draft: vi.fn(),
@@ -215,6 +219,8 @@ export function benchOf(more: Partial<MadeUp> = {}): MadeUp {
     light: vi.fn(),
     setLook: vi.fn(),
     measured: vi.fn(),
+    attend: vi.fn(),
+    drawing: vi.fn(() => DRAWING),
     close: vi.fn(),
     settle: vi.fn(() => Promise.resolve()),
     answer: vi.fn(),

@@ -54,7 +54,7 @@ from formulon.studio.api import library_shapes, shapes, source_shapes
 from formulon.studio.api.problems import problem
 from formulon.studio.models import Brand, Entry, Intake, Release, SourceFile
 from formulon.studio.services import entries, sources
-from formulon.studio.services.sites import blob_of, bodies_of, identity_of, library_of, preview_key, site_in
+from formulon.studio.services.sites import blob_of, bodies_of, identity_of, library_of, preview_key, site_in, told_apart
 from formulon.studio.services.workbench import differing, resolved, summary_of
 
 _CARD = (251, 251, 250)  # the card's ground in web/src/styles
@@ -71,7 +71,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     """The whole state of a brand."""
     brand.refresh_from_db()
     bodies, revisions = bodies_of(brand)
-    site = site_in(brand, bodies)
+    site, digests = told_apart(brand, bodies)
     summary = summary_of(site, blob_of(brand))
     back, forth = entries.steps(brand, _person(request))
     # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
@@ -81,7 +81,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         shapes.PageDocument(
             revision=revisions[page_document(page.id)],
             body=page,
-            preview=preview_key(site, revisions, page, summary),
+            preview=preview_key(site, digests, page, summary),
             file=site.file_name(page),
         )
         for page in site.grounded

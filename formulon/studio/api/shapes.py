@@ -245,10 +245,13 @@ class Changed(_BenchParts):
     order: dict[str, list[str]] = Field(default_factory=dict)
 
 
-class EditShape(Shape):
+class ChangeCard(Shape):
     document: str
-    revision: int
     patch: list[dict[str, Any]]
+
+
+class EditShape(ChangeCard):
+    revision: int
 
 
 class ChangeRequest(Shape):
@@ -266,6 +269,22 @@ class Styles(Shape):
     schemes: list[Scheme]
     css: str
     css_dark: str
+
+
+class ForeseenRequest(Shape):
+    """Changes that are not stored yet, and the scheme in which a page is to be drawn with them."""
+
+    scheme: Scheme = "light"
+    changes: list[ChangeCard] = Field(min_length=1, max_length=20)
+
+
+class Foreseen(Shape):
+    """A page drawn with changes; the key of its preview begins with `content` once these, and no others, are stored."""
+
+    page: str
+    scheme: Scheme
+    html: str
+    content: str
 
 
 class Preview(Shape):

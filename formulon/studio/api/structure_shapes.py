@@ -10,28 +10,34 @@ from formulon.core.site.replan import Difference
 from formulon.core.site.searching import MOST_PLACES, Occurrence
 from formulon.core.site.structure import Operation
 from formulon.core.site.structure.leads import Lead
-from formulon.studio.api.shapes import Shape
+from formulon.core.system.system import Scheme
+from formulon.studio.api.shapes import ChangeCard, Foreseen, Shape
+
+
+class Drawing(Shape):
+    """A page that is to be drawn, and the scheme."""
+
+    page: str
+    scheme: Scheme = "light"
 
 
 class StructureRequest(Shape):
-    """What is to be done, one after the other."""
+    """What is to be done, one after the other, and the page to be drawn with it, if any."""
 
     operations: list[Operation] = Field(min_length=1, max_length=40)
-
-
-class ChangeCard(Shape):
-    document: str
-    patch: list[dict[str, Any]]
+    draw: Drawing | None = None
 
 
 class Arranged(Shape):
-    """What operations come to: the changes, what led to what they take away, and which page and section are to be open then."""
+    """What operations come to: the changes, what led to what they take away, which page and section are to be open then, and the
+    page that was asked for as it will be drawn."""
 
     label: str
     changes: list[ChangeCard]
     leads: list[Lead]
     page: str
     section: str
+    foreseen: Foreseen | None = None
 
 
 class SectionParts(Shape):

@@ -16,7 +16,7 @@ from formulon.core.site.structured import address
 from formulon.studio.api import shapes, structure_shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import View, answer
-from formulon.studio.api.views import SCHEME, previewed
+from formulon.studio.api.views import SCHEME, foreseen, previewed
 from formulon.studio.services import asking, copying, sites, structure
 from formulon.studio.services.sites import blob_of, bodies_of, identity_of
 
@@ -26,11 +26,15 @@ class StructureView(View):
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         """What operations come to. Nothing is stored: the changes are made as any other."""
         brand = brand_of(request, brand_id)
-        made = structure.planned(brand, structure_shapes.StructureRequest.model_validate(request.data).operations)
+        wanted = structure_shapes.StructureRequest.model_validate(request.data)
+        made = structure.planned(brand, wanted.operations)
+        changes = [shapes.ChangeCard(**one.model_dump()) for one in made.changes]
+        draw = wanted.draw if changes else None
         return answer(
             structure_shapes.Arranged(
                 label=made.label,
-                changes=[structure_shapes.ChangeCard(**one.model_dump()) for one in made.changes],
+                changes=changes,
+                foreseen=draw and foreseen(brand, draw.page, draw.scheme, changes),
                 leads=made.leads,
                 page=made.page,
                 section=made.section,
@@ -82,7 +86,7 @@ class InstructionsView(View):
             structure_shapes.Answered(
                 said=made.said,
                 label=made.label,
-                changes=[structure_shapes.ChangeCard(**one.model_dump()) for one in made.changes],
+                changes=[shapes.ChangeCard(**one.model_dump()) for one in made.changes],
                 differences=made.differences,
                 leads=made.leads,
                 page=made.page,
@@ -100,9 +104,7 @@ class SearchView(View):
         wanted = structure_shapes.SearchRequest.model_validate(request.data)
         places, changes = structure.searched(brand, wanted.words, wanted.by, wanted.only, wanted.cases, wanted.whole)
         return answer(
-            structure_shapes.SearchResult(
-                places=places, changes=[structure_shapes.ChangeCard(**one.model_dump()) for one in changes]
-            )
+            structure_shapes.SearchResult(places=places, changes=[shapes.ChangeCard(**one.model_dump()) for one in changes])
         )
 
 

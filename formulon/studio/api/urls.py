@@ -73,6 +73,7 @@ urlpatterns = [
     path(f"{_BRAND}/palettes", palette_views.PalettesView.as_view()),
     path(f"{_BRAND}/palettes/preview", palette_views.PalettePreviewView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/preview", views.PreviewView.as_view()),
+    path(f"{_BRAND}/pages/<slug:page_id>/foreseen", views.ForeseenView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/overlay", color_views.OverlayView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/compositions", layout_views.CompositionsView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/listing", structure_views.ListingView.as_view()),

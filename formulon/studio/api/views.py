@@ -16,14 +16,14 @@ from formulon.core.site.render import Preview, render_page
 from formulon.core.site.replan import differences
 from formulon.core.site.site import Site
 from formulon.core.system.documents.identity import Identity
-from formulon.core.system.system import System
+from formulon.core.system.system import Scheme, System
 from formulon.studio.api import answers, library_shapes, shapes, source_shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
-from formulon.studio.models import Membership, Workspace
-from formulon.studio.services import brands, entries, history, languages, preflight, releases, sites, uploads
+from formulon.studio.models import Brand, Membership, Workspace
+from formulon.studio.services import brands, entries, foresight, history, languages, preflight, releases, sites, uploads
 
 FONTS = "/static/fonts/"
 SCHEME = OpenApiParameter("scheme", str, enum=["light", "dark"], description="The first scheme of the site if left out.")
@@ -184,13 +184,36 @@ class PreviewView(View):
         return answer(shapes.Preview(html=render_page(site, system, page, preview)))
 
 
+class ForeseenView(View):
+    @extend_schema(request=shapes.ForeseenRequest, responses={200: shapes.Foreseen, 404: shapes.Problem, 422: shapes.Problem})
+    def post(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
+        """A page as it will be drawn once changes are stored, for showing it before they are. Nothing is stored."""
+        brand, wanted = brand_of(request, brand_id, write=True), shapes.ForeseenRequest.model_validate(request.data)
+        drawn = foreseen(brand, page_id, wanted.scheme, wanted.changes)
+        if drawn is None:
+            raise Http404
+        return answer(drawn)
+
+
+def foreseen(brand: Brand, page_id: str, scheme: Scheme, changes: list[shapes.ChangeCard]) -> shapes.Foreseen | None:
+    """A page of a brand with changes; None where there is no such page then."""
+    edits = [history.Edit(one.document, 0, one.patch) for one in changes]
+    drawn = foresight.foreseen(brand, page_id, edits, lambda system: drawn_in(str(brand.pk), system, scheme))
+    return drawn and shapes.Foreseen(page=page_id, scheme=scheme, html=drawn[0], content=drawn[1])
+
+
 def previewed(request: Request, brand_id: str) -> tuple[Site, System, Preview]:
     """A brand's site and system, and how its pages are drawn in the studio, in the scheme that was asked for."""
     site = sites.load(brand_of(request, brand_id))
-    system, base = site.system(), f"/api/brands/{brand_id}"
-    asked = request.query_params.get("scheme")
+    system = site.system()
+    return site, system, drawn_in(brand_id, system, request.query_params.get("scheme"))
+
+
+def drawn_in(brand_id: str, system: System, asked: str | None) -> Preview:
+    """How a brand's pages are drawn in the studio, in the scheme that is asked for where there is one."""
     scheme = next((one for one in system.schemes if one == asked), system.schemes[0])
-    return site, system, Preview(FONTS, f"{base}/pictures/", scheme, f"{base}/fonts/")
+    base = f"/api/brands/{brand_id}"
+    return Preview(FONTS, f"{base}/pictures/", scheme, f"{base}/fonts/")
 
 
 class PreflightView(View):

@@ -67,14 +67,7 @@ def write(
     stored = {document.name: document for document in brand.documents.select_for_update().order_by("pk")}
     _refuse_stale(brand, stored, edits)
     before = {name: document.body for name, document in stored.items()}
-    after = dict(before)
-    for edit in edits:
-        body = edited(edit.document, after.get(edit.document), edit.patch)
-        if body is None:
-            del after[edit.document]
-        else:
-            after[edit.document] = body
-    return _settle(brand, author, label, stored, before, after, read, files=files)
+    return _settle(brand, author, label, stored, before, _edited(before, edits), read, files=files)
 
 
 @transaction.atomic
@@ -99,6 +92,30 @@ def _settle(
     refuse_unread_marks(before[IDENTITY], after[IDENTITY], read)
     refuse_unread_fonts(before[IDENTITY], after[IDENTITY], fonts)
     refuse_unknown_files(before[IDENTITY], after[IDENTITY], files)
+    after, base = _followed(brand, before, after)
+    refuse_unopenable(brand, before, after)
+    return _record(brand, author, label, stored, before, after, base)
+
+
+def foreseen(brand: Brand, edits: list[Edit]) -> dict[str, Body]:
+    """The documents as edits will leave them once they are stored, whatever else may be refused then. Raises ChangeError."""
+    before, _ = bodies_of(brand)
+    return _followed(brand, before, _edited(before, edits))[0]
+
+
+def _edited(before: dict[str, Body], edits: list[Edit]) -> dict[str, Body]:
+    after = dict(before)
+    for edit in edits:
+        body = edited(edit.document, after.get(edit.document), edit.patch)
+        if body is None:
+            del after[edit.document]
+        else:
+            after[edit.document] = body
+    return after
+
+
+def _followed(brand: Brand, before: dict[str, Body], after: dict[str, Body]) -> tuple[dict[str, Body], dict[str, Body]]:
+    """What a change leads to: the documents with all that follows from it, and what was planned last."""
     base = brand.planned
     after = _in_its_letters(before, after)
     if after[IDENTITY] != before[IDENTITY]:
@@ -108,14 +125,11 @@ def _settle(
         if broken:
             raise StudioError(broken)
         if planned_of(before) == base:
-            planned = _planned(brand, after)
-            after = {name: body for name, body in after.items() if page_of(name) is None} | planned
-            base = planned
+            base = _planned(brand, after)
+            after = {name: body for name, body in after.items() if page_of(name) is None} | base
         else:
             after = followed(before, after)
-    after = kept_at_places(before, after)
-    refuse_unopenable(brand, before, after)
-    return _record(brand, author, label, stored, before, after, base)
+    return kept_at_places(before, after), base
 
 
 def _in_its_letters(before: dict[str, Body], after: dict[str, Body]) -> dict[str, Body]:

@@ -1,6 +1,8 @@
 """What is written must open again: it is planned, resolved, predicted and rendered before it is accepted."""
 
 import logging
+from collections.abc import Iterator
+from contextlib import contextmanager
 from typing import Any
 
 from pydantic import ValidationError
@@ -22,8 +24,15 @@ Body = dict[str, Any]
 
 def refuse_unopenable(brand: Brand, before: dict[str, Body], after: dict[str, Body]) -> None:
     """Raises Unopenable where the site that documents would make cannot be planned, resolved, predicted or rendered."""
-    try:
+    with opening(brand):
         _open(brand, before, after)
+
+
+@contextmanager
+def opening(brand: Brand) -> Iterator[None]:
+    """Raises Unopenable for whatever goes wrong within that is no fault of what was asked for."""
+    try:
+        yield
     except ValidationError as error:
         raise ChangeError(explain(error)) from error
     except FormulonError:

@@ -42,6 +42,7 @@ class _Held:
     assets: list[Asset]
     parts: dict[str, tuple[dict[str, Any], Model]]
     site: Site
+    digests: dict[str, str]
 
 
 _STATES = 3  # that are kept of a brand: as it is, as a change would make it, and as it was
@@ -139,19 +140,41 @@ def load(brand: Brand) -> Site:
 def site_in(brand: Brand, bodies: Bodies, assets: list[Asset] | None = None) -> Site:
     """The site that documents of a brand make, which need not be those that are stored. The newest are kept with all that was
     worked out of them: a write asks for its site before it is accepted, for its answer, and for every page drawn anew."""
+    return _held_of(brand, bodies, assets).site
+
+
+def told_apart(brand: Brand, bodies: Bodies) -> tuple[Site, dict[str, str]]:
+    """As `site_in`, with what tells the bodies of its documents apart, by name: the same where they say the same."""
+    held = _held_of(brand, bodies)
+    return held.site, held.digests
+
+
+def _held_of(brand: Brand, bodies: Bodies, assets: list[Asset] | None = None) -> _Held:
     bodies, assets = of_site(bodies), assets_of(brand) if assets is None else assets
     held = _held.get(brand.pk, ())
     for one in held:
         if one.bodies == bodies and list(one.bodies) == list(bodies) and one.assets == assets:
-            return one.site
+            return one
     parts = parts_of(bodies, held[0].parts if held else None)
     library = library_of(brand, cast(Identity, parts[IDENTITY]))
     site = site_from(parts, assets, library)
     if held:
         site.dressed_as(held[0].site)
     read = {name: (bodies[name], part) for name, part in parts.items()}
-    _held[brand.pk] = (_Held(bodies, assets, read, site), *held[: _STATES - 1])
-    return site
+    made = _Held(bodies, assets, read, site, _digests(read, held))
+    _held[brand.pk] = (made, *held[: _STATES - 1])
+    return made
+
+
+def _digests(read: dict[str, tuple[dict[str, Any], Model]], held: tuple[_Held, ...]) -> dict[str, str]:
+    """What tells the bodies of documents apart, by name. What is the part that it was is not looked at again."""
+    known = held[0] if held else None
+    made = {}
+    for name, (body, part) in read.items():
+        was = known.parts.get(name) if known else None
+        same = known is not None and was is not None and was[1] is part
+        made[name] = known.digests[name] if known and same else _digest(body)
+    return made
 
 
 def blob_of(brand: Brand) -> Callable[[str], bytes]:
@@ -163,8 +186,9 @@ def blob_of(brand: Brand) -> Callable[[str], bytes]:
     return open_blob
 
 
-def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict[str, Any]) -> str:
-    """Changes whenever the HTML of a page's preview does; a restyle alone changes only tokens and leaves it."""
+def preview_key(site: Site, digests: dict[str, str], page: Page, summary: dict[str, Any]) -> str:
+    """Changes whenever the HTML of a page's preview does; a restyle alone changes only tokens and leaves it. What is undone has
+    the key that it had, so that whoever has drawn it before need not ask again."""
     menu = [(one.id, one.name, one.menu) for one in site.pages]
     marks = [summary[name].get(ground) for name in ("marks", "dark_marks") for ground in ("navigation", "footer")]
     symbols = {mark.id for mark in site.identity.marks if mark.kind == "symbol"}
@@ -184,10 +208,17 @@ def preview_key(site: Site, revisions: dict[str, int], page: Page, summary: dict
         style.motif.model_dump(exclude={"size", "strength"}),
         [style.pins.get(path) for path in ("motif/order", "motif/room")],
     ]  # what pages are marked with, besides their tokens
-    parts = [drawn, revisions[IDENTITY], revisions[FRAME_DOCUMENT], revisions[page_document(page.id)], marks, grounds, menu,
-        summary["drawn"][page.id],
-    ]  # fmt: skip
-    return hashlib.sha256(json.dumps(parts).encode()).hexdigest()[:16]
+    parts = [drawn, marks, grounds, menu, summary["drawn"][page.id]]
+    return f"{content_key(site, digests, page)}-{_digest(parts)}"
+
+
+def content_key(site: Site, digests: dict[str, str], page: Page) -> str:
+    """What tells apart what a page is drawn from, whatever it looks like: that a preview's key begins with."""
+    return _digest([list(site.languages.further), digests[IDENTITY], digests[FRAME_DOCUMENT], digests[page_document(page.id)]])
+
+
+def _digest(of: Any) -> str:
+    return hashlib.sha256(json.dumps(of).encode()).hexdigest()[:16]
 
 
 def rendition(brand: Brand, name: str) -> tuple[bytes, str] | None:

@@ -43,6 +43,8 @@ export type Operation = {
 };
 /** A patch on one document. */
 export type Change = { document: string; patch: Operation[] };
+/** A change, and the revision that it was based on. */
+export type Edit = Change & { revision: number };
 
 /** An error that the server explained: `title` is a sentence for people, `code` is stable. */
 export class Problem extends Error {

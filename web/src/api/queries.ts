@@ -96,10 +96,15 @@ export function useWorkbench(brandId: string) {
   });
 }
 
+/** What a page as it is drawn is kept under. */
+export function previewKey(brandId: string, pageId: string, key: string, scheme: 'light' | 'dark') {
+  return ['preview', brandId, pageId, key, scheme];
+}
+
 /** The HTML of a page's preview; `key` changes whenever the HTML does. */
 export function usePreview(brandId: string, pageId: string, key: string, scheme: 'light' | 'dark') {
   return useQuery({
-    queryKey: ['preview', brandId, pageId, key, scheme],
+    queryKey: previewKey(brandId, pageId, key, scheme),
     queryFn: () =>
       unwrap(
         client.GET('/api/brands/{brand_id}/pages/{page_id}/preview', {

@@ -589,6 +589,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/pages/{page_id}/foreseen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A page as it will be drawn once changes are stored, for showing it before they are. Nothing is stored. */
+        post: operations["brands_pages_foreseen_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/pages/{page_id}/listing": {
         parameters: {
             query?: never;
@@ -1517,7 +1534,8 @@ export interface components {
         };
         /**
          * Arranged
-         * @description What operations come to: the changes, what led to what they take away, and which page and section are to be open then.
+         * @description What operations come to: the changes, what led to what they take away, which page and section are to be open then, and the
+         *     page that was asked for as it will be drawn.
          */
         Arranged: {
             /** Label */
@@ -1530,6 +1548,8 @@ export interface components {
             page: string;
             /** Section */
             section: string;
+            /** @default null */
+            foreseen: components["schemas"]["Foreseen"] | null;
         };
         /** @enum {string} */
         ArrowEnum: "none" | "before" | "after";
@@ -2347,6 +2367,19 @@ export interface components {
             choices: components["schemas"]["Choices"];
         };
         /**
+         * Drawing
+         * @description A page that is to be drawn, and the scheme.
+         */
+        Drawing: {
+            /** Page */
+            page: string;
+            /**
+             * Scheme
+             * @default light
+             */
+            scheme: components["schemas"]["SchemeEnum"];
+        };
+        /**
          * DrawingCard
          * @description A drawing of the library: what it shows, the words by which it is found, its season, and a sample as the inner SVG of a board of
          *     160 by 120, whose fills are classes f1 to f6 for the tokens picture/1 to picture/6.
@@ -2395,12 +2428,12 @@ export interface components {
         EditShape: {
             /** Document */
             document: string;
-            /** Revision */
-            revision: number;
             /** Patch */
             patch: {
                 [key: string]: unknown;
             }[];
+            /** Revision */
+            revision: number;
         };
         /**
          * Edits
@@ -2866,6 +2899,33 @@ export interface components {
              * @default false
              */
             italic: boolean;
+        };
+        /**
+         * Foreseen
+         * @description A page drawn with changes; the key of its preview begins with `content` once these, and no others, are stored.
+         */
+        Foreseen: {
+            /** Page */
+            page: string;
+            /** Scheme */
+            scheme: components["schemas"]["SchemeEnum"];
+            /** Html */
+            html: string;
+            /** Content */
+            content: string;
+        };
+        /**
+         * ForeseenRequest
+         * @description Changes that are not stored yet, and the scheme in which a page is to be drawn with them.
+         */
+        ForeseenRequestRequest: {
+            /**
+             * Scheme
+             * @default light
+             */
+            scheme: components["schemas"]["SchemeEnum"];
+            /** Changes */
+            changes: components["schemas"]["ChangeCard"][];
         };
         /** FormCard */
         FormCard: {
@@ -5311,11 +5371,13 @@ export interface components {
         };
         /**
          * StructureRequest
-         * @description What is to be done, one after the other.
+         * @description What is to be done, one after the other, and the page to be drawn with it, if any.
          */
         StructureRequestRequest: {
             /** Operations */
             operations: (components["schemas"]["Add"] | components["schemas"]["Move"] | components["schemas"]["Duplicate"] | components["schemas"]["Copy"] | components["schemas"]["TakeOut"] | components["schemas"]["Park"] | components["schemas"]["BringBack"] | components["schemas"]["Hide"] | components["schemas"]["Widths"] | components["schemas"]["Reorder"] | components["schemas"]["ChangeKind"] | components["schemas"]["Depart"] | components["schemas"]["Reshape"] | components["schemas"]["AddPage"] | components["schemas"]["RenamePage"] | components["schemas"]["MovePage"] | components["schemas"]["DuplicatePage"] | components["schemas"]["RemovePage"])[];
+            /** @default null */
+            draw: components["schemas"]["Drawing"] | null;
         };
         /**
          * StyleCard
@@ -6918,6 +6980,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OldPage"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_pages_foreseen_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+                page_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForeseenRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Foreseen"];
                 };
             };
             404: {

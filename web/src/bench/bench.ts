@@ -1,4 +1,5 @@
 import type { Changed, Change, Choices, Problem, Resolved, Token, Workbench } from '../api/client';
+import type { Drawing, Foreseen } from './foreseen';
 
 /** A ground with an ink on it, whose uses are lit on the sheet. */
 export type Lit = { ground: string; ink: string } | null;
@@ -39,6 +40,8 @@ export type Shown = {
   notice: Notice | null;
   stale: StaleChange | null;
   asked: Asked | null;
+  /** The page that is worked on as it will be drawn once the change that is on its way is stored. */
+  foreseen: Foreseen | null;
 };
 
 /** The header that names what is held, so that an answer leaves it out. */
@@ -46,8 +49,9 @@ export type Held = { 'Formulon-State': string };
 
 /** What can be done in the workbench. None of it changes while a brand is open. */
 export type Actions = {
-  /** Applies a change as one step of the history. Resolves to whether it was stored. */
-  change: (label: string, changes: Change[]) => Promise<boolean>;
+  /** Applies a change as one step of the history. Resolves to whether it was stored. `foreseen` is the page that is worked on
+   *  with it, where it is drawn already. */
+  change: (label: string, changes: Change[], foreseen?: Foreseen | null) => Promise<boolean>;
   /** Shows choices that are not stored yet, until the next change is stored. */
   draft: (choices: Choices) => void;
   /** Takes back what a draft shows. */
@@ -66,6 +70,10 @@ export type Actions = {
   report: (error: unknown) => void;
   /** Says what was done, with undo beside it unless it cannot be undone. */
   say: (text: string, undo?: boolean) => void;
+  /** Says which page is worked on: what is changed is drawn there before it is stored. */
+  attend: (page: string | null) => void;
+  /** The page that is worked on, and the scheme it is looked at in. */
+  drawing: () => Drawing | null;
   light: (lit: Lit) => void;
   setLook: (look: Look) => void;
   measured: (page: string, width: number, areas: Areas) => void;

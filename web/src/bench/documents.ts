@@ -1,4 +1,4 @@
-import type { Workbench } from '../api/client';
+import type { Change, Workbench } from '../api/client';
 
 /** The documents of a brand by name. Everything else asks here. */
 export const IDENTITY = 'identity';
@@ -43,6 +43,16 @@ export function revisionOf(brand: Workbench, name: string): number {
 export function stampOf(brand: Workbench): string {
   const pages = brand.pages.map((page) => page.revision).join('.');
   return [brand.identity.revision, brand.choices.revision, brand.frame.revision, pages].join('-');
+}
+
+/** The key of a page's preview; empty where there is no such page. */
+export function previewOf(brand: Workbench, page: string): string {
+  return brand.pages.find((one) => one.body.id === page)?.preview ?? '';
+}
+
+/** Whether changes have a page drawn anew. */
+export function draws(changes: Change[], page: string): boolean {
+  return changes.some((one) => [IDENTITY, FRAME, pageDocument(page)].includes(one.document));
 }
 
 /** Whether a brand is as it was before another answer: revisions and releases only ever become more. */

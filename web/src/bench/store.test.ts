@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { client, type Change, type Changed, type Choices, type Resolved, type Workbench } from '../api/client';
 import { choicesOf, PAGES, SYSTEM, workbench } from '../testing';
 import type { Shown } from './bench';
+import type { Foreseen } from './foreseen';
 import { BenchStore } from './store';
 
 type Call = { path: string; body: Record<string, unknown>; state: string; answer: (data: unknown) => void };
@@ -29,6 +30,7 @@ function opened(brand: Workbench = workbench()) {
     restyle: vi.fn<(css: string) => void>(),
     painted: () => Promise.resolve(),
     keep: vi.fn<(brand: Workbench) => void>(),
+    drawn: vi.fn<(page: Foreseen, now: Workbench) => void>(),
     load: vi.fn(() => Promise.resolve(workbench({ state: 'loaded' }))),
     signedOut: vi.fn(),
   };
@@ -217,6 +219,43 @@ describe('undo', () => {
     expect((await call('undo', 1)).body).toEqual({ entry: 7, anyway: true });
   });
 
+  it('shows what was before, and what was after, while it is on its way; refused, what is stored is shown again', async () => {
+    const { store, call, told } = opened();
+    const page = (value: string, revision: number) => ({
+      body: { ...PAGES[0], title: value },
+      revision,
+      preview: value,
+    });
+    const state = (value: string, revision: number, undo: number | null, redo: number | null) =>
+      stored(value + revision, {
+        base: store.shown.brand.state,
+        pages: [page(value, revision)],
+        history: { undo: undo && { entry: undo, label: '' }, redo: redo && { entry: redo, label: '' } },
+      } as never);
+    const change = store.change('T', title('New'));
+    (await call('changes')).answer(state('New', 2, 8, null));
+    await change;
+    const shown = () => store.shown.brand.pages[0]?.body.title;
+    const was = PAGES[0]?.title;
+    const back = store.undo();
+    const asked = await call('undo');
+    expect([shown(), store.shown.brand.history.undo?.entry]).toEqual([was, 8]);
+    asked.answer(state(String(was), 3, null, 8));
+    await back;
+    const forth = store.redo();
+    const again = await call('redo');
+    expect(shown()).toBe('New');
+    again.answer(state('New', 4, 8, null));
+    await forth;
+    const refusedStep = store.undo();
+    const third = await call('undo', 1);
+    expect(shown()).toBe(was);
+    third.answer(refused(409));
+    await refusedStep;
+    expect(shown()).toBe('New');
+    expect(told((one) => one.brand.pages[0]?.preview)).toEqual(['New', undefined, was, 'New', undefined, 'New']);
+  });
+
   it('asks nothing where there is nothing to take back', async () => {
     const { store, calls } = opened();
     await store.redo();
@@ -370,5 +409,56 @@ describe('being signed out', () => {
     (await call('changes')).answer(refused(401));
     await done;
     expect(ports.signedOut).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('a page that is worked on', () => {
+  const FORESEEN = 'pages/{page_id}/foreseen';
+
+  it('is drawn as it will be before the change is stored, and kept for what is stored then', async () => {
+    const { store, ports, calls, call, told } = opened();
+    store.attend('home');
+    const done = store.change('T', title('New'));
+    const ahead = await call(FORESEEN);
+    expect(ahead.body).toMatchObject({ scheme: 'light', changes: title('New') });
+    expect(calls).toHaveLength(1);
+    const made = { page: 'home', scheme: 'light', html: '<p>New</p>', content: 'key' };
+    ahead.answer(made);
+    const page = { body: PAGES[0], revision: 2, preview: 'key-2' };
+    (await call('changes')).answer(stored('two', { pages: [page] } as unknown as Partial<Changed>));
+    expect(await done).toBe(true);
+    expect(told((shown) => shown.foreseen?.html ?? null)).toEqual([null, '<p>New</p>', null]);
+    expect(ports.drawn.mock.calls).toEqual([[made, store.shown.brand]]);
+  });
+
+  it('is as it was where the change is refused', async () => {
+    const { store, ports, call } = opened();
+    store.attend('home');
+    const done = store.change('T', title('New'));
+    (await call(FORESEEN)).answer({ html: '<p>New</p>' });
+    (await call('changes')).answer(refused(422));
+    expect(await done).toBe(false);
+    expect([store.shown.foreseen, ports.drawn.mock.calls.length]).toEqual([null, 0]);
+  });
+
+  it('is not drawn for what others wait behind, for what another page shows, nor where nobody works on it', async () => {
+    const { store, calls, call } = opened();
+    const alone = store.change('T', title('Nobody sees it'));
+    (await call('changes')).answer(stored('one'));
+    await alone;
+    store.attend('home');
+    const three = ['One', 'Two', 'Three'].map((text) => store.change('T', title(text)));
+    (await call(FORESEEN)).answer({ html: 'One', content: '' });
+    (await call('changes', 1)).answer(stored('two', { base: 'one' }));
+    (await call('changes', 2)).answer(stored('three', { base: 'two' }));
+    (await call(FORESEEN, 1)).answer({ html: 'Three', content: '' });
+    (await call('changes', 3)).answer(stored('four', { base: 'three' }));
+    await Promise.all(three);
+    store.attend('kontakt');
+    const other = store.change('T', title('Elsewhere'));
+    (await call('changes', 4)).answer(stored('five', { base: 'four' }));
+    await other;
+    const asked = calls.filter((one) => one.path === FORESEEN).map((one) => one.body['changes']);
+    expect(asked).toEqual([title('One'), title('Three')]);
   });
 });

@@ -6,29 +6,18 @@ import {
   type Changed,
   type Choices,
   type Resolved,
-  type Token,
   type Workbench,
 } from '../api/client';
 import { ahead as shownAhead } from './ahead';
 import type { Areas, Bench, Held, Lit, Look, Shown } from './bench';
-import { CHOICES, isOlder, revisionOf } from './documents';
+import { CHOICES, draws, isOlder, revisionOf } from './documents';
+import { foreseen, type Drawing, type Foreseen } from './foreseen';
 import { laid } from './laid';
 import { merged } from './merged';
 import { patched } from './patched';
-
-/** What the store reaches outside for. */
-export type Ports = {
-  /** Puts tokens into every page that is drawn. */
-  restyle: (css: string) => void;
-  /** Once what has been set so far is on the screen, or could be. */
-  painted: () => Promise<void>;
-  /** Keeps what was answered last, for whoever opens the brand again. */
-  keep: (brand: Workbench) => void;
-  /** The brand as it is now. */
-  load: () => Promise<Workbench>;
-  /** Whoever asks is signed in no more. */
-  signedOut: () => void;
-};
+import { sameParts, tokensOf } from './parts';
+import type { Ports } from './ports';
+import { Rewinding } from './rewinding';
 
 type Styles = Pick<Resolved, 'schemes' | 'css' | 'css_dark'>;
 
@@ -45,6 +34,7 @@ export class BenchStore implements Bench {
   private answered: Workbench;
   private queue: Promise<unknown> = Promise.resolve();
   private writes = 0;
+  private waiting = 0;
   /** Changes of documents that show already and are not stored yet. */
   private pending: Change[][] = [];
   /** The choices as they will be when every write that was asked for is stored, and how many those are. */
@@ -61,6 +51,11 @@ export class BenchStore implements Bench {
   private styled: Choices | null = null;
   private styling = false;
   private styledOn: Promise<unknown> = Promise.resolve();
+  /** What a step back or forth, which is on its way, comes to as far as is known. */
+  private rewound: Workbench | null = null;
+  private rewinding = new Rewinding();
+  /** The page that is worked on. */
+  private attended: string | null = null;
   private merging: { stored: Resolved; draft: Resolved; made: Resolved } | null = null;
 
   constructor(
@@ -82,6 +77,7 @@ export class BenchStore implements Bench {
       notice: null,
       stale: null,
       asked: null,
+      foreseen: null,
     };
     this.draw();
     this.restyle(this.shown.system);
@@ -101,7 +97,7 @@ export class BenchStore implements Bench {
 
   private draw(): void {
     const { system: drawn, look: looked } = this.shown;
-    const brand = this.pending.reduce(shownAhead, this.answered);
+    const brand = this.pending.reduce(shownAhead, this.rewound ?? this.answered);
     const system = this.system();
     const scheme = system.schemes.includes(this.wish.scheme) ? this.wish.scheme : (system.schemes[0] ?? 'light');
     const same = looked.scheme === scheme && looked.vision === this.wish.vision;
@@ -118,7 +114,7 @@ export class BenchStore implements Bench {
   }
 
   private system(): Resolved {
-    const stored = this.answered.system;
+    const stored = (this.rewound ?? this.answered).system;
     const draft = this.draftSystem;
     if (!draft) return stored;
     if (this.merging?.stored !== stored || this.merging.draft !== draft)
@@ -139,9 +135,15 @@ export class BenchStore implements Bench {
   }
 
   private take(held: Workbench, answer: Changed): void {
-    this.answered = laid(held, answer);
-    this.ports.keep(this.answered);
+    this.hold(laid(held, answer));
     this.set({});
+  }
+
+  private hold(next: Workbench): void {
+    this.rewinding.keep(this.answered, next);
+    this.rewound = null;
+    this.answered = next;
+    this.ports.keep(next);
   }
 
   private get path() {
@@ -155,7 +157,9 @@ export class BenchStore implements Bench {
 
   /** One after the other, so that each is based on the revision that the last one made. */
   afterChanges = <T>(work: () => Promise<T>): Promise<T> => {
-    const next = this.queue.then(work, work);
+    this.waiting += 1;
+    const turn = () => work().finally(() => (this.waiting -= 1));
+    const next = this.queue.then(turn, turn);
     this.queue = next.catch(() => undefined);
     return next;
   };
@@ -181,7 +185,7 @@ export class BenchStore implements Bench {
       }),
     );
 
-  change = (label: string, changes: Change[]): Promise<boolean> => {
+  change = (label: string, changes: Change[], drawn?: Foreseen | null): Promise<boolean> => {
     this.writes += 1;
     // What is shown of a drag ends with this change, unless the drag goes on meanwhile.
     const move = this.moves;
@@ -199,12 +203,14 @@ export class BenchStore implements Bench {
       // What was chosen shows at once; what follows from it comes with the answer.
       this.pending = [...this.pending, changes];
     }
-    this.set({});
+    let ahead = drawn ? Promise.resolve(drawn) : this.waiting ? null : this.foresee(changes);
+    this.set(drawn ? { foreseen: drawn } : {});
     return this.afterChanges(async () => {
       // The notice's “Undo” would take back this change, not the one that it speaks of.
       this.set({ error: null, notice: null });
-      // The pages are restyled first: to store takes the same processors ten times as long.
-      if (restyles) await Promise.race([this.styledOn, soon(AHEAD)]);
+      // The pages are drawn first: to store takes the same processors ten times as long.
+      ahead ??= this.foresee(changes);
+      await Promise.race([restyles ? this.styledOn : ahead, soon(AHEAD)]);
       const base = this.answered;
       try {
         const edits = changes.map((one) => ({ ...one, revision: revisionOf(base, one.document) }));
@@ -222,8 +228,9 @@ export class BenchStore implements Bench {
           this.restyle(next.system);
           await this.ports.painted();
         }
-        this.answered = next;
-        this.ports.keep(next);
+        const seen = await Promise.race([ahead, soon(0)]);
+        if (seen) this.ports.drawn(seen, next);
+        this.hold(next);
         if (move === this.moves) this.stopDraft();
         return true;
       } catch (problem) {
@@ -235,10 +242,25 @@ export class BenchStore implements Bench {
         return false;
       } finally {
         this.writes -= 1;
-        this.set({});
+        this.set({ foreseen: null });
       }
     });
   };
+
+  attend = (page: string | null): void => {
+    this.attended = page;
+  };
+  drawing = (): Drawing | null => (this.attended ? { page: this.attended, scheme: this.shown.look.scheme } : null);
+
+  /** Shows the page that is worked on as a change leaves it; where others wait behind it, the newest is to be seen. */
+  private async foresee(changes: Change[]): Promise<Foreseen | null> {
+    const drawing = this.drawing();
+    const alone = this.pending.length === 1 && this.pending[0] === changes;
+    if (!drawing || !alone || !draws(changes, drawing.page)) return null;
+    const made = await foreseen(this.answered.id, drawing, changes);
+    if (made && this.pending.includes(changes)) this.set({ foreseen: made });
+    return made;
+  }
 
   /** Somebody was faster: shows what is there now, and makes one's own change again if that is wanted. */
   settle = async (keepOwn: boolean): Promise<void> => {
@@ -269,6 +291,8 @@ export class BenchStore implements Bench {
       const step = base.history[way];
       if (!step) return;
       const body = { entry: step.entry, anyway };
+      this.rewound = this.rewinding.shown(base, way, step.entry);
+      if (this.rewound) this.set({});
       try {
         const answer = await unwrap(
           client.POST(`/api/brands/{brand_id}/${way}`, { ...this.path, headers: this.held, body }),
@@ -276,6 +300,7 @@ export class BenchStore implements Bench {
         this.take(base, answer);
         this.endDraft();
       } catch (problem) {
+        this.rewound = null;
         if (problem instanceof Problem && problem.code === 'changed-since' && problem.body['possible'])
           this.set({ asked: { way, text: problem.message } });
         else this.report(problem);
@@ -375,14 +400,4 @@ export class BenchStore implements Bench {
   };
   say = (text: string, undo = true): void => this.set({ notice: { text, undo } });
   close = (): void => this.set({ error: null, notice: null });
-}
-
-function tokensOf(system: Resolved, second: boolean): (path: string) => Token | undefined {
-  const tokens = new Map([...system.tokens, ...(second ? system.dark : [])].map((token) => [token.path, token]));
-  return (path) => tokens.get(path);
-}
-
-function sameParts(one: Workbench, other: Workbench): boolean {
-  const keys = Object.keys(other) as (keyof Workbench)[];
-  return keys.length === Object.keys(one).length && keys.every((key) => one[key] === other[key]);
 }

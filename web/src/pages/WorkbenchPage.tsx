@@ -1,8 +1,9 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { memo, useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { useWorkbench } from '../api/queries';
+import { previewKey, useWorkbench } from '../api/queries';
 import { client, Problem, unwrap, type Workbench } from '../api/client';
+import { previewOf } from '../bench/documents';
 import { BenchStore } from '../bench/store';
 import { BenchContext, useShown } from '../bench/useBench';
 import { painted, restyleAll } from '../sheet/frames';
@@ -104,6 +105,10 @@ function storeOf(brand: Workbench, queries: QueryClient): BenchStore {
     restyle: restyleAll,
     painted,
     keep: (now) => queries.setQueryData(['brand', now.id], now),
+    drawn: ({ page, scheme, html, content }, now) => {
+      const key = previewOf(now, page);
+      if (key.startsWith(content)) queries.setQueryData(previewKey(now.id, page, key, scheme), { html });
+    },
     load: () => unwrap(client.GET('/api/brands/{brand_id}', path)),
     signedOut: () => window.location.assign('/'),
   });

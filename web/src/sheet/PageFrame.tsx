@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { usePreview, useReach } from '../api/queries';
 import { useActions, useShown } from '../bench/useBench';
 import { stampOf } from '../bench/documents';
@@ -21,7 +21,7 @@ export type PageFrameProps = {
 
 /** A live page at one width, in a frame that runs no script. */
 export function PageFrame({ pageId, width, shown, onDocument, focusable = false, lights = true }: PageFrameProps) {
-  const { brand, system, lit, look } = useShown('brand', 'system', 'lit', 'look');
+  const { brand, system, lit, look, foreseen } = useShown('brand', 'system', 'lit', 'look', 'foreseen');
   const { measured } = useActions();
   const reach = useReach(brand.id, stampOf(brand), lights);
   const page = brand.pages.find((one) => one.body.id === pageId);
@@ -32,12 +32,13 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
   const [loaded, setLoaded] = useState(0);
   const [height, setHeight] = useState(0);
   const scale = shown / width;
-  const html = preview.data?.html;
+  const html = foreseen?.page === pageId ? foreseen.html : preview.data?.html;
   const newest = useRef(css);
   if (html && first === null) setFirst(html);
 
   const drawn = useRef<string | null>(null);
-  useEffect(() => {
+  // Before the studio itself is painted: what was done shows with it.
+  useLayoutEffect(() => {
     const document = frame.current?.contentDocument;
     if (!loaded || !document || !html) return;
     if (drawn.current !== html) {
@@ -53,7 +54,7 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
     .filter((one) => !one.hidden && !one.parked)
     .map((one) => one.id)
     .join(' ');
-  useEffect(() => {
+  useLayoutEffect(() => {
     const document = frame.current?.contentDocument;
     if (loaded && document && !document.activeElement?.hasAttribute('contenteditable'))
       standSections(document, standing.split(' '));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lightUses, restyle, standSections, swapBody, usesIn } from './frames';
+import { lightUses, placeSection, restyle, standSections, swapBody, usesIn } from './frames';
 
 function page(body: string): Document {
   const html = `<html lang="en"><head><style id="tokens">:root{--a:1}</style><style>p{}</style></head><body>${body}</body></html>`;
@@ -69,6 +69,39 @@ describe('the sections of a page that is being changed', () => {
     expect(order(document)).toBe(seen);
     standSections(document, ['a', 'b', 'c']); // refused: all is as it was
     expect(order(document)).toBe('P a I b c');
+  });
+});
+
+describe('a section that is drawn elsewhere', () => {
+  const styled = (css: string, main: string) => {
+    const frame = document.createElement('iframe');
+    document.body.append(frame);
+    const made = frame.contentDocument as Document;
+    made.write(`<head><style id="tokens">x{top:0}</style><style>${css}</style></head><main>${main}</main>`);
+    made.close();
+    return made;
+  };
+  const offered = () =>
+    styled('p{color:red} .new{color:blue}', '<section data-section="offer" style="margin:9px">New</section>');
+  it.each([
+    ['a', 'a offer b'],
+    [null, 'a b offer'],
+  ])('stands after %s with the styles that the page lacks, and can be taken away', (after, seen) => {
+    const made = styled('p{color:red}', '<section data-section="a"></section><section data-section="b"></section>');
+    const order = () =>
+      Array.from(made.querySelectorAll<HTMLElement>('main > *'), (one) => one.dataset['section']).join(' ');
+    const takeAway = placeSection(made, offered(), 'offer', after);
+    const placed = made.querySelector('[data-section="offer"]');
+    expect([order(), placed?.getAttribute('style')]).toEqual([seen, null]);
+    expect(placed?.querySelector('style')?.textContent).toMatch(/^\.new \{ ?color: blue; ?\}$/);
+    takeAway();
+    expect(order()).toBe('a b');
+  });
+  it('is the first of a page that has none; what is not there changes nothing', () => {
+    const empty = styled('', '');
+    placeSection(empty, offered(), 'offer', null);
+    placeSection(empty, offered(), 'unknown', null);
+    expect(empty.querySelectorAll('main > *')).toHaveLength(1);
   });
 });
 

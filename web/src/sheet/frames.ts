@@ -130,6 +130,30 @@ export function standSections(document: Document, ids: string[]): void {
   marks.forEach((mark, index) => mark.replaceWith(next[index] as HTMLElement));
 }
 
+/** Puts a section that is drawn elsewhere on a page, after one of its own or at the end, with the styles that it needs, until the
+ *  page itself is drawn with it. The answer takes it away again. */
+export function placeSection(page: Document, drawn: Document, section: string, after: string | null): () => void {
+  const found = drawn.querySelector<HTMLElement>(`main > [data-section="${section}"]`);
+  const own = Array.from(page.querySelectorAll('main > [data-section]'));
+  const before = after === null ? own.at(-1) : own.find((one) => one.getAttribute('data-section') === after);
+  if (!found) return () => undefined;
+  const copy = page.importNode(found, true);
+  copy.removeAttribute('style');
+  const rules = (of: Document) =>
+    Array.from(of.querySelectorAll<HTMLStyleElement>('head style:not(#tokens):not(#studio)'), (one) =>
+      Array.from(one.sheet?.cssRules ?? [], (rule) => rule.cssText),
+    ).flat();
+  const known = new Set(rules(page));
+  const style = page.createElement('style');
+  style.textContent = rules(drawn)
+    .filter((rule) => !known.has(rule))
+    .join('\n');
+  copy.prepend(style);
+  if (before) before.after(copy);
+  else page.querySelector('main')?.prepend(copy);
+  return () => copy.remove();
+}
+
 /** Adds the studio's own styles over a page: lit uses, edited places. `scale` keeps outlines as thick at any size. */
 export function studioStyle(document: Document, scale: number): void {
   let style = document.getElementById('studio');

@@ -4,7 +4,7 @@ import type { Library, Offer, Page } from '../../api/client';
 import { useAdditions } from '../../api/pages';
 import { stampOf } from '../../bench/documents';
 import { useShown } from '../../bench/useBench';
-import { studioStyle } from '../../sheet/frames';
+import { placeSection, studioStyle } from '../../sheet/frames';
 import { useStructure } from './structure';
 
 export type AddSectionProps = {
@@ -14,6 +14,8 @@ export type AddSectionProps = {
   after: string | null;
   close: () => void;
   choose: (section: string) => void;
+  /** The document of the page that is shown. */
+  paper: () => Document | null;
 };
 
 type Kind = Library['kinds'][number];
@@ -42,24 +44,23 @@ export function wantedKinds(kinds: Kind[], need: string): Kind[] {
 }
 
 /** Adds a section: looked for by what it is needed for, chosen by how it would stand there in the brand's own style. */
-export function AddSection({ page, kinds, after, close, choose }: AddSectionProps) {
+export function AddSection({ page, kinds, after, close, choose, paper }: AddSectionProps) {
   const title = useId();
   const search = useId();
   const { arrange } = useStructure();
   const [need, setNeed] = useState('');
   const [wanted, setWanted] = useState('');
-  const [adding, setAdding] = useState(false);
   const found = useMemo(() => wantedKinds(kinds, need), [kinds, need]);
   const kind = found.find((one) => one.id === wanted) ?? found[0];
-  const add = async (offer: Offer) => {
-    if (!kind || adding) return;
-    setAdding(true);
-    const { layout, content } = offer;
-    const made = await arrange({ do: 'add', page: page.id, after, kind: kind.id, layout, content });
-    setAdding(false);
-    if (!made) return;
+  const add = async ({ id, layout, content }: Offer, drawn: Document | null) => {
+    if (!kind) return;
+    // It stands on the page as it was offered, until the page is drawn with it.
+    const shown = paper();
+    const takeAway = shown && drawn ? placeSection(shown, drawn, id, after) : null;
     close();
-    choose(made.section);
+    const made = await arrange({ do: 'add', page: page.id, after, kind: kind.id, layout, content });
+    if (made) choose(made.section);
+    else takeAway?.();
   };
   const before = after === null ? null : (page.sections ?? []).find((one) => one.id === after);
   const heading = before?.content?.['heading'];
@@ -105,17 +106,17 @@ export function AddSection({ page, kinds, after, close, choose }: AddSectionProp
             </p>
           )}
         </div>
-        {kind && <Offered key={kind.id} kind={kind} disabled={adding} add={(offer) => void add(offer)} />}
+        {kind && <Offered key={kind.id} kind={kind} add={(offer, drawn) => void add(offer, drawn)} />}
       </Modal.Body>
     </Modal>
   );
 }
 
-type OfferedProps = { kind: Kind; disabled: boolean; add: (offer: Offer) => void };
+type OfferedProps = { kind: Kind; add: (offer: Offer, drawn: Document | null) => void };
 type Place = { id: string; top: number; height: number };
 
 /** The compositions of a kind, drawn one under another; each is a button. */
-function Offered({ kind, disabled, add }: OfferedProps) {
+function Offered({ kind, add }: OfferedProps) {
   const { brand, look, saving } = useShown('brand', 'look', 'saving');
   // What is still on its way to be stored may change what can be added: it is not drawn of what was before.
   const found = useAdditions(brand.id, kind.id, stampOf(brand), look.scheme, !saving);
@@ -180,10 +181,9 @@ function Offered({ kind, disabled, add }: OfferedProps) {
                   key={offer.id}
                   type="button"
                   className="add-offer"
-                  disabled={disabled}
                   aria-label={`Add ${kind.label}: ${offer.label}. ${offer.about}`}
                   style={{ top: place.top * scale, height: place.height * scale }}
-                  onClick={() => add(offer)}
+                  onClick={() => add(offer, frame.current?.contentDocument ?? null)}
                 >
                   <span>
                     <b>{offer.label}</b>

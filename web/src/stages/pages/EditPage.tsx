@@ -31,7 +31,7 @@ export type EditPageProps = {
  *  Ctrl B makes it strong. */
 export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProps) {
   const { canWrite } = useShown('canWrite');
-  const { change, report, say } = useActions();
+  const { attend, change, report, say } = useActions();
   const [width, setWidth] = useState<number>(1280);
   const [room, setRoom] = useState(0);
   const [shaping, setShaping] = useState(false);
@@ -39,6 +39,10 @@ export function EditPage({ page, rows, selected, choose, onPaper }: EditPageProp
   const own = rows.find(
     (row) => row.id === selected && row.document !== FRAME && !row.section.hidden && !row.section.parked,
   );
+  useEffect(() => {
+    attend(page.id);
+    return () => attend(null);
+  }, [attend, page.id]);
   const box = useRef<HTMLDivElement>(null);
   const [frame, setFrame] = useState<{ document: Document; swap: number } | null>(null);
   const { adding, add, stop, close } = usePictures();

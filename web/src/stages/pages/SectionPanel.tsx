@@ -163,6 +163,7 @@ export function SectionPanel({ page, rows, current, choose, change, disabled, te
           page={page}
           kinds={kinds}
           after={adding}
+          paper={paper}
           close={() => setAdding(undefined)}
           choose={(section) => choose(section)}
         />

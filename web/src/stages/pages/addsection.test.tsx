@@ -24,9 +24,11 @@ function adding(after: string | null = null, saving = false) {
     'GET /api/brands/{brand_id}/additions/{kind}': { offers: [OFFER], html: '<!doctype html><main></main>' },
     'POST /api/brands/{brand_id}/structure': { label: 'Added', changes: [], leads: [], page: 'home', section: 'new' },
   });
-  const drawn = draw(<AddSection page={HOME} kinds={KINDS} after={after} close={vi.fn()} choose={vi.fn()} />, {
-    saving,
-  });
+  const paper = new DOMParser().parseFromString('<main><section data-section="hero-1"></section></main>', 'text/html');
+  const drawn = draw(
+    <AddSection page={HOME} kinds={KINDS} after={after} close={vi.fn()} choose={vi.fn()} paper={() => paper} />,
+    { saving },
+  );
   return { asked, ...drawn };
 }
 

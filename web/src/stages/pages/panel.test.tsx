@@ -2,7 +2,18 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { Page } from '../../api/client';
-import { answers, changesOf, choicesOf, draw, LIBRARY, PAGES, refused, workbench, type MadeUp } from '../../testing';
+import {
+  answers,
+  changesOf,
+  choicesOf,
+  draw,
+  LIBRARY,
+  PAGES,
+  refused,
+  workbench,
+  type MadeUp,
+  DRAWING,
+} from '../../testing';
 import type { Row } from './rows';
 import { SectionPanel } from './SectionPanel';
 import { linesOfWays, waysOf } from './editors/MapEditor';
@@ -99,7 +110,9 @@ describe('the sections of a page', () => {
     const asked = answers({ [STRUCTURE]: arranged() });
     const { bench, choose } = panel(HOME, {}, 1);
     await userEvent.click(screen.getByRole('button', { name: 'Take out' }));
-    expect(asked).toEqual([[STRUCTURE, { operations: [{ do: 'take_out', page: 'home', section: 'cards-1' }] }]]);
+    expect(asked).toEqual([
+      [STRUCTURE, { operations: [{ do: 'take_out', page: 'home', section: 'cards-1' }], draw: null }],
+    ]);
     expect(changesOf(bench)).toEqual([['Done', 'page:home: remove /sections/1']]);
     expect(choose).toHaveBeenCalledWith('');
     expect(bench.say).toHaveBeenCalledWith('Offering taken out.');
@@ -123,6 +136,7 @@ describe('the sections of a page', () => {
     await userEvent.click(dialog.getByRole('button', { name: 'Take it out' }));
     expect(asked.at(-1)?.[1]).toEqual({
       operations: [{ do: 'take_out', page: 'home', section: 'cards-1', lead_to: 'page:kontakt' }],
+      draw: null,
     });
     expect(changesOf(bench)).toHaveLength(1);
   });
@@ -163,7 +177,8 @@ describe('the sections of a page', () => {
     });
     const { choose } = panel();
     await userEvent.click(screen.getByRole('button', { name }));
-    expect(asked[0]?.[1]).toEqual({ operations: [{ ...operation, page: 'home', section: 'hero-1' }] });
+    const draw = operation.do === 'move' ? null : DRAWING; // what moves is drawn already
+    expect(asked[0]?.[1]).toEqual({ operations: [{ ...operation, page: 'home', section: 'hero-1' }], draw });
     expect(choose).toHaveBeenCalledWith('other', 'home');
   });
 
@@ -209,7 +224,10 @@ describe('the sections of a page', () => {
     expect(screen.getByRole('button', { expanded: true })).toHaveTextContent('Heroparked');
     expect(screen.queryByRole('button', { name: 'Hide' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Bring back' }));
-    expect(asked[0]?.[1]).toEqual({ operations: [{ do: 'bring_back', page: 'home', section: 'hero-1' }] });
+    expect(asked[0]?.[1]).toEqual({
+      operations: [{ do: 'bring_back', page: 'home', section: 'hero-1' }],
+      draw: DRAWING,
+    });
   });
 
   it('are moved, duplicated, hidden, parked and taken out by keys on their row', async () => {
