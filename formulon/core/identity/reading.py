@@ -42,6 +42,8 @@ def detect(name: str, data: bytes) -> str:
     if head.startswith(b"ASEF"):
         return "ase"
     if head.startswith((b"PK\x03\x04", b"PK\x05\x06")):
+        if b"mimetypeapplication/vnd.oasis.opendocument.text" in data[:200]:
+            return "odt"
         return "docx" if b"word/" in data and b"[Content_Types].xml" in data else "zip"
     return _text_format(name, data)
 
@@ -162,12 +164,13 @@ _NOTHING = {
     "txt": "The text holds no fact in a form that is known, such as “Phone: …” or a heading with its paragraph.",
     "md": "The text holds no fact in a form that is known, such as “Phone: …” or a heading with its paragraph.",
     "docx": "The document holds no paragraphs.",
+    "odt": "The document holds no paragraphs.",
 }
 
 
 _BINARY: dict[str, Callable[[str, bytes], Reading]] = {
     "png": raster.read, "jpg": raster.read, "webp": raster.read, "avif": raster.read, "pdf": pdf.read, "ttf": font.read,
-    "woff": font.read, "wof2": font.read, "ase": palette.read_ase, "zip": archive.read, "docx": text.read_docx, "svg": svg.read,
+    "woff": font.read, "wof2": font.read, "ase": palette.read_ase, "zip": archive.read, "docx": text.read_docx, "odt": text.read_odt, "svg": svg.read,
 }  # fmt: skip
 _KNOWN = {*_BINARY, "html", "css", "json", "gpl", "md", "woff2"}
 

@@ -46,6 +46,11 @@ def facts(text: str, place: str, sure: float = 0.8) -> list[WordSeen]:
     return list(made.values())
 
 
+def is_labelled(line: str) -> bool:
+    """Whether a line only holds a fact after its label, and so is no text."""
+    return len(line) < 160 and any(pattern.match(line) for pattern in _LABELLED.values())
+
+
 _MM = 96 / 25.4
 _LENGTH = r"(\d+(?:[.,]\d+)?)\s*(mm|cm|px|pixels?|pt|in)\b"
 _UNITS = {"mm": _MM, "cm": 10 * _MM, "px": 1.0, "pixel": 1.0, "pixels": 1.0, "pt": 4 / 3, "in": 96.0}

@@ -8,14 +8,16 @@ import cssselect2
 from lxml import html
 
 from formulon.core.errors import MarkError, ReadError
+from formulon.core.identity.documents import Block, flowing
+from formulon.core.identity.documents.markup import blocks_of, plain
 from formulon.core.identity.readers import svg
 from formulon.core.identity.readers.styles import Declarations, collect, declared, report
-from formulon.core.identity.sightings import MarkSeen, OtherSeen, Reading, TextSeen, WordField, WordSeen
+from formulon.core.identity.readers.text import material
+from formulon.core.identity.sightings import MarkSeen, OtherSeen, Reading, WordField, WordSeen
 from formulon.core.identity.words import facts
 
 MOST_ELEMENTS = 20_000
 MOST_TEXTS = 60
-_HIDDEN = {"script", "style", "noscript", "template", "svg", "iframe", "object"}
 
 
 def read(name: str, text: str, sheets: dict[str, str] | None = None) -> Reading:
@@ -30,19 +32,16 @@ def read(name: str, text: str, sheets: dict[str, str] | None = None) -> Reading:
     elements = [element for element in root.iter() if isinstance(element.tag, str)]
     if len(elements) > MOST_ELEMENTS:
         raise ReadError(f"{name}: the page has more than {MOST_ELEMENTS:,} elements. Save a smaller one.")
-    _words(root, reading)
-    _texts(root, reading)
+    blocks = blocks_of(root)
+    _words(root, blocks, reading)
+    reading.sightings += material(blocks, MOST_TEXTS)
     _styles(root, reading, sheets or {})
     _logo(root, name, reading)
     _pictures(root, reading)
     return reading
 
 
-def _plain(element: Any) -> str:
-    return " ".join("".join(element.itertext()).split())
-
-
-def _words(root: Any, reading: Reading) -> None:
+def _words(root: Any, blocks: list[Block], reading: Reading) -> None:
     def add(key: WordField, words: str | None, place: str, sure: float) -> None:
         plain = " ".join((words or "").split())
         if plain and not any(isinstance(s, WordSeen) and s.field == key and s.text == plain for s in reading.sightings):
@@ -59,9 +58,9 @@ def _words(root: Any, reading: Reading) -> None:
     for element in root.xpath("//*[contains(@class,'strapline') or contains(@class,'tagline') or contains(@class,'claim')]")[
         :2
     ]:
-        add("strapline", _plain(element), f".{element.get('class')}", 0.8)
+        add("strapline", plain(element), f".{element.get('class')}", 0.8)
     for element in root.iter("address"):
-        if not element.xpath(".//a") or len(_plain(element)) < 200:
+        if not element.xpath(".//a") or len(plain(element)) < 200:
             lines = [line for line in re.split(r"<br\s*/?>|\n", html.tostring(element, encoding="unicode")) if line.strip()]
             joined = ", ".join(filter(None, (" ".join(re.sub(r"<[^>]*>", " ", line).split()) for line in lines)))
             add("address", re.sub(r"[\w.+-]+@[\w.-]+|(?:\+?\d[\d ()/-]{6,})", "", joined).strip(" ,;"), "address", 0.8)
@@ -70,40 +69,15 @@ def _words(root: Any, reading: Reading) -> None:
         if target.lower().startswith("mailto:"):
             add("email", target[7:].split("?")[0], "mailto link", 0.9)
         elif target.lower().startswith("tel:"):
-            shown = _plain(link)
+            shown = plain(link)
             add("phone", shown if re.search(r"\d{3}", shown) else target[4:], "tel link", 0.9)
         elif "me" in (link.get("rel") or "").split() and target.startswith("http"):
             add("social", target[:200], "link marked as one’s own", 0.9)
     for element in root.xpath("//*[contains(@class,'hours') or contains(@class,'opening')]")[:2]:
-        add("hours", re.sub(r"(?i)^(?:opening )?hours:?\s*", "", _plain(element)), f".{element.get('class')}", 0.8)
-    body = root.find(".//body")
-    flowing = "\n".join(_plain(e) for e in (body if body is not None else root).iter("p", "li", "dd", "td", "footer"))
-    for fact in facts(flowing, "text", 0.6):
+        add("hours", re.sub(r"(?i)^(?:opening )?hours:?\s*", "", plain(element)), f".{element.get('class')}", 0.8)
+    for fact in facts(flowing(blocks, "content", "navigation", "footer"), "text", 0.6):
         if fact.field in ("email", "phone", "hours", "address"):
             add(fact.field, fact.text, fact.place, fact.sure)
-
-
-def _texts(root: Any, reading: Reading) -> None:
-    """The page's texts by heading; menus, headers and footers are left out."""
-    heading, paragraphs = "", []  # type: str, list[str]
-
-    def close() -> None:
-        text = "\n".join(paragraphs)
-        if text and len([s for s in reading.sightings if isinstance(s, TextSeen)]) < MOST_TEXTS:
-            reading.sightings.append(TextSeen(heading=heading, text=text[:4000], place=f"“{heading}”" if heading else "text"))
-
-    for element in root.iter("h1", "h2", "h3", "h4", "p", "li", "blockquote"):
-        if any(up.tag in ("nav", "header", "footer") or up.tag in _HIDDEN for up in element.iterancestors()):
-            continue
-        words = _plain(element)
-        if not words or (element.tag == "li" and len(words) < 40) or (element.tag == "p" and len(words) < 12):
-            continue
-        if element.tag in ("h1", "h2", "h3", "h4"):
-            close()
-            heading, paragraphs = words[:160], []
-        elif not any(up.tag in ("p", "li", "blockquote") for up in element.iterancestors()):
-            paragraphs.append(words)
-    close()
 
 
 def _styles(root: Any, reading: Reading, sheets: dict[str, str]) -> None:

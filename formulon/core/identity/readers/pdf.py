@@ -12,10 +12,13 @@ from pdfminer.layout import LAParams, LTChar, LTContainer, LTTextBox
 from pypdf.errors import PyPdfError
 
 from formulon.core.errors import MarkError, ReadError
+from formulon.core.identity.documents import Block, flowing
+from formulon.core.identity.documents.printed import blocks_of
 from formulon.core.identity.drawings import Fill, drawings
 from formulon.core.identity.notations import notations, stated
 from formulon.core.identity.readers import svg
-from formulon.core.identity.sightings import ColorSeen, MarkSeen, Reading, TypefaceSeen
+from formulon.core.identity.readers.text import material
+from formulon.core.identity.sightings import ColorSeen, MarkSeen, Reading, RuleSeen, TypefaceSeen
 from formulon.core.identity.words import facts, rules
 
 MOST_PAGES = 60
@@ -98,6 +101,7 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
     fonts: dict[str, Counter[float]] = {}
     characters = 0
     spoken: set[tuple[str, str]] = set()
+    told: list[Block] = []
     for number, page in enumerate(extract_pages(io.BytesIO(data), maxpages=pages, laparams=LAParams()), 1):
         boxes: list[_Box] = []
         for element in page:
@@ -109,14 +113,23 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
         place = f"page {number}"
         for box in boxes:
             _stated(box, boxes, place, reading)
-        text = "\n".join(box.text for box in boxes)
-        flowing = "\n".join(re.sub(r"\s*\n\s*(?=[a-z(])", " ", box.text) for box in boxes)
+        blocks = blocks_of(page)
+        told += blocks
+        text = flowing(blocks)
         for word in facts(text, place, 0.8):
             if (word.field, word.text) not in spoken:
                 spoken.add((word.field, word.text))
                 reading.sightings.append(word)
-        reading.sightings += rules(flowing, place)
+        reading.sightings += rules(text, place)
+    if not _is_guideline(reading):
+        reading.sightings += material(told)
     _fonts(fonts, characters, reading)
+
+
+def _is_guideline(reading: Reading) -> bool:
+    """Whether a document tells how the brand is to look, and is no text for its pages."""
+    colors = sum(isinstance(one, ColorSeen) for one in reading.sightings)
+    return colors + sum(isinstance(one, RuleSeen) for one in reading.sightings) >= 2
 
 
 def _characters(element: LTContainer) -> list[LTChar]:  # type: ignore[type-arg]

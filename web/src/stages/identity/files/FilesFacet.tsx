@@ -29,7 +29,7 @@ export function FilesFacet({ sources, intake }: FilesFacetProps) {
           </p>
           <p className="soft">
             Reads SVG, PNG, JPEG, WebP, AVIF, PDF, CSS, HTML, ZIP, design tokens, .gpl, .ase, CSV, TTF, OTF, WOFF,
-            WOFF2, TXT, Markdown and DOCX.
+            WOFF2, TXT, Markdown, DOCX and ODT.
           </p>
         </div>
       )}
