@@ -25,6 +25,7 @@ PATHS = [
     ("post", "/palettes"),
     ("post", "/palettes/preview"),
     ("get", "/pages/home/preview"),
+    ("post", "/pages/home/foreseen"),
     ("get", "/pages/home/listing"),
     ("get", "/pages/home/social"),
     ("get", "/preflight"),

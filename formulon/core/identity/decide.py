@@ -8,6 +8,7 @@ from pydantic import ValidationError
 
 from formulon.core.errors import IdentityError
 from formulon.core.identity.evidence import Fact
+from formulon.core.identity.statements.tone import axes_of
 from formulon.core.system.documents.decisions import Decision, Decisions
 from formulon.core.system.documents.identity import (
     BrandColor,
@@ -269,6 +270,10 @@ def _rules(identity: Identity, fact: Fact, made: Decision, before: Decision | No
     old = before.targets if before else []
     identity.rules = [rule for rule in identity.rules if rule.text not in (text, *old)]
     identity.rules.append(BrandRule(rule=fact.data["rule"], text=text, values=fact.data["values"]))
+    if fact.data["rule"] == "tone":  # an axis that somebody has set stays
+        for axis, value in axes_of(tuple(fact.data["values"].get("wanted", ()))).items():
+            if getattr(identity.character, axis) is None:
+                setattr(identity.character, axis, value)
     return [text]
 
 

@@ -9,6 +9,7 @@ from formulon.core.identity.colors import color_facts
 from formulon.core.identity.evidence import Evidence, Fact, Variant, certainty, evidence_of
 from formulon.core.identity.marks import alike
 from formulon.core.identity.sightings import (
+    ColorSeen,
     GradientSeen,
     MarkSeen,
     MeasureSeen,
@@ -227,9 +228,15 @@ def _same_words(field: str, text: str) -> str:
 
 
 def _rules(readings: list[Reading]) -> list[Fact]:
+    names = sorted(
+        {seen.name for _, seen in _all(readings, ColorSeen) if seen.name and len(seen.name) <= 40}, key=len, reverse=True
+    )
     groups: dict[str, list[tuple[Reading, RuleSeen]]] = {}
     for reading, seen in _all(readings, RuleSeen):
-        groups.setdefault(_key(f"{seen.rule} {seen.values}"), []).append((reading, seen))
+        values = _named(seen, names)
+        if values is not None:
+            seen = seen.model_copy(update={"values": values})
+            groups.setdefault(_key(f"{seen.rule} {values}"), []).append((reading, seen))
     made = []
     for key, members in groups.items():
         seen = members[0][1]
@@ -242,6 +249,27 @@ def _rules(readings: list[Reading]) -> list[Fact]:
             )
         )  # fmt: skip
     return made
+
+
+def _named(seen: RuleSeen, names: list[str]) -> dict[str, Any] | None:
+    """The values of a rule with its colours called as the palette calls them; None where it names others. Where nothing names a
+    colour there is nothing to hold them against."""
+    if seen.rule not in ("forbidden pair", "wanted pair", "proportions") or len(names) < 2:
+        return seen.values
+    if seen.rule == "proportions":
+        called = {_called(name, names): share for name, share in seen.values.items()}
+        return called if "" not in called and len(called) == len(seen.values) else None
+    pair = {place: _called(str(seen.values[place]), names) for place in ("ink", "ground")}
+    return pair if all(pair.values()) and pair["ink"] != pair["ground"] else None
+
+
+def _called(words: str, names: list[str]) -> str:
+    """The name of a colour that words hold, the longest that is whole in them; or of which they are the end, as in "Grey" for
+    "Morning Grey"."""
+    said = f" {words.casefold()} "
+    whole = next((name for name in names if f" {name.casefold()} " in said), "")
+    ends = [name for name in names if name.casefold().endswith(f" {words.casefold()}")]
+    return whole or (ends[0] if len({name.casefold() for name in ends}) == 1 else "")
 
 
 def _measures(readings: list[Reading]) -> list[Fact]:

@@ -10,7 +10,10 @@ WordField = Literal[
     "name", "strapline", "does", "audience", "place", "address", "phone", "email", "hours", "social", "language"
 ]
 MeasureKind = Literal["radius", "spacing", "text size", "line height", "other"]
-RuleKind = Literal["least size", "clear space", "proportions", "forbidden pair", "words to use", "words to avoid"]
+RuleKind = Literal[
+    "least size", "clear space", "proportions", "forbidden pair", "wanted pair", "words to use", "words to avoid", "buttons and links",
+    "tone",
+]  # fmt: skip
 
 
 class _Data(BaseModel):

@@ -1,11 +1,17 @@
-"""Facts in words: how to reach the brand, its hours, its strapline, rules of the guideline, out of running text."""
+"""Facts in words: how to reach the brand, its hours, its strapline; and what the grammars of statements find, as sightings."""
 
 import re
 
-from formulon.core.identity.sightings import RuleKind, RuleSeen, WordField, WordSeen
-from formulon.core.identity.statements import sentence
+from formulon.core.identity.sightings import MeasureSeen, RuleKind, RuleSeen, Sighting, TypefaceSeen, WordField, WordSeen
+from formulon.core.identity.statements.marks import sizes_stated, spaces_stated
+from formulon.core.identity.statements.pairs import pairs_stated
+from formulon.core.identity.statements.proportions import proportions_stated
+from formulon.core.identity.statements.shape import shapes_stated
+from formulon.core.identity.statements.tone import tones_stated
+from formulon.core.identity.statements.typefaces import typefaces_stated
 from formulon.core.identity.statements.words import words_stated
 
+_MOST_RADIUS = 80.0  # px; what is rounder is no rule for corners
 _EMAIL = re.compile(r"(?<![\w.])[\w.+-]{1,64}@[\w-]+(?:\.[\w-]+)+")
 _PHONE = re.compile(r"(?<![\w#.,/-])(?:\+\d{1,3}[ ()./-]{0,2})?(?:\(?0\d{1,5}\)?[ ./-]?)\d[\d ./-]{4,12}\d(?![\w.,]*\d)")
 _LABELS: dict[WordField, str] = {
@@ -51,74 +57,35 @@ def is_labelled(line: str) -> bool:
     return len(line) < 160 and any(pattern.match(line) for pattern in _LABELLED.values())
 
 
-_MM = 96 / 25.4
-_LENGTH = r"(\d+(?:[.,]\d+)?)\s*(mm|cm|px|pixels?|pt|in)\b"
-_UNITS = {"mm": _MM, "cm": 10 * _MM, "px": 1.0, "pixel": 1.0, "pixels": 1.0, "pt": 4 / 3, "in": 96.0}
-_LEAST = re.compile(
-    rf"(?:minimum|smallest|least|never (?:smaller|narrower|less) than|no (?:smaller|narrower) than|at least)[^.\n]{{0,60}}?{_LENGTH}",
-    re.IGNORECASE,
-)
-_CLEAR = re.compile(r"(?:clear|free|protected|exclusion)[ -](?:space|area|zone|room)[^.\n]{0,160}", re.IGNORECASE)
-_FORBIDDEN = re.compile(
-    r"(?i:never|do not|don’t|don't|avoid|not allowed:?) +(?:[a-z]+ +){0,3}?"
-    r"([A-Z][\w -]{1,30}?) +(?:text +|type +|words +)?(?:on|over|against|with) +(?:top of +)?([A-Z][\w-]{1,30})",
-)
-_SHARE = re.compile(r"(\d{1,3})\s*(?:%|per ?cent)\s+([A-Z][\w-]{1,30})")
-_SHARE_AFTER = re.compile(r"([A-Z][\w-]{1,30})\s*:?\s+(\d{1,3})\s*(?:%|per ?cent)")
+def rules(text: str, place: str) -> list[Sighting]:
+    """What a text states in words by the grammars of `statements`: rules that can be held, corners, typefaces with their use, tone."""
+    made: list[Sighting] = []
 
+    def rule(kind: RuleKind, said: str, values: dict[str, str | float | list[str]], sure: float) -> None:
+        made.append(RuleSeen(rule=kind, text=said, values=values, place=place, sure=sure))
 
-def rules(text: str, place: str) -> list[RuleSeen]:
-    """The guideline's rules that can be held: least logo size, clear space, proportions of colours, forbidden
-    combinations, words to use and to avoid."""
-    made: list[RuleSeen] = []
-    for match in _LEAST.finditer(text):
-        if re.search(r"logo|mark|symbol|lock-?up|wide|width|high|height|size", sentence(text, *match.span()), re.IGNORECASE):
-            px = float(match[1].replace(",", ".")) * _UNITS[match[2].lower()]
-            which = "height" if re.search(r"high|height|tall", sentence(text, *match.span()), re.IGNORECASE) else "width"
-            values: dict[str, str | float | list[str]] = {
-                "px": round(px, 2),
-                "side": which,
-                "mark": _which(sentence(text, *match.span())),
-            }
-            made.append(RuleSeen(rule="least size", text=sentence(text, *match.span()), values=values, place=place, sure=0.8))
-    for match in _CLEAR.finditer(text):
-        made.append(
-            RuleSeen(rule="clear space", text=sentence(text, *match.span()), values=_space(match[0]), place=place, sure=0.7)
-        )
-    for match in _FORBIDDEN.finditer(text):
-        pair: dict[str, str | float | list[str]] = {"ink": match[1].strip(), "ground": match[2].strip()}
-        made.append(RuleSeen(rule="forbidden pair", text=sentence(text, *match.span()), values=pair, place=place, sure=0.8))
-    told = [{m[2]: float(m[1]) for m in _SHARE.finditer(text)}, {m[1]: float(m[2]) for m in _SHARE_AFTER.finditer(text)}]
-    shares = max(told, key=len)
-    if len(shares) >= 2 and 90 <= sum(shares.values()) <= 110:
-        proportions: dict[str, str | float | list[str]] = dict(shares)
-        said = ", ".join(f"{value:g} % {key}" for key, value in shares.items())
-        made.append(RuleSeen(rule="proportions", text=said, values=proportions, place=place, sure=0.8))
-    for one in words_stated(text):
-        sides: tuple[tuple[RuleKind, tuple[str, ...]], ...] = (("words to use", one.use), ("words to avoid", one.avoid))
-        for rule, words in sides:
-            if words:
-                made.append(RuleSeen(rule=rule, text=one.text, values={"words": list(words)}, place=place, sure=0.85))
+    for size in sizes_stated(text):
+        rule("least size", size.text, {"px": size.px, "side": size.side, "mark": size.mark}, 0.8)
+    for space in spaces_stated(text):
+        rule("clear space", space.text, space.space, 0.7)
+    for pair in pairs_stated(text):
+        rule("wanted pair" if pair.wanted else "forbidden pair", pair.text, {"ink": pair.ink, "ground": pair.ground}, 0.8)
+    for one in proportions_stated(text):
+        rule("proportions", one.text, dict(one.shares), 0.8)
+    for words in words_stated(text):
+        if words.use:
+            rule("words to use", words.text, {"words": list(words.use)}, 0.85)
+        if words.avoid:
+            rule("words to avoid", words.text, {"words": list(words.avoid)}, 0.85)
+    for shape in shapes_stated(text):
+        px = shape.values.get("radius")
+        if isinstance(px, float) and px <= _MOST_RADIUS:
+            made.append(MeasureSeen(measure="radius", px=px, value=shape.text[:120], name="corners", place=place, sure=0.9))
+        others = {key: value for key, value in shape.values.items() if key != "radius"}
+        if others:
+            rule("buttons and links", shape.text, others, 0.85)
+    for tone in tones_stated(text):
+        rule("tone", tone.text, {"wanted": list(tone.wanted), "unwanted": list(tone.unwanted)}, 0.75)
+    for face in typefaces_stated(text):
+        made.append(TypefaceSeen(family=face.family, use=face.use, source="document", place=place, sure=0.8))
     return made
-
-
-def _which(sentence: str) -> str:
-    return "symbol" if "symbol" in sentence.lower() else "full"
-
-
-def _space(text: str) -> dict[str, str | float | list[str]]:
-    length = re.search(_LENGTH, text, re.IGNORECASE)
-    if length:
-        return {"px": round(float(length[1].replace(",", ".")) * _UNITS[length[2].lower()], 2)}
-    percent = re.search(r"(\d{1,3})\s*(?:%|per ?cent)", text)
-    if percent:
-        return {"share": float(percent[1]) / 100, "of": _of(text)}
-    word = re.search(r"\b(half|third|quarter|twice|double|once|one|full)\b", text, re.IGNORECASE)
-    share = (
-        {"half": 0.5, "third": 1 / 3, "quarter": 0.25, "twice": 2.0, "double": 2.0}.get(word[1].lower(), 1.0) if word else 1.0
-    )
-    return {"share": round(share, 3), "of": _of(text)}
-
-
-def _of(text: str) -> str:
-    return "width" if "width" in text.lower() else "height"

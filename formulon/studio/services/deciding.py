@@ -9,10 +9,11 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from procrastinate.contrib.django import app
 
+from formulon.core.identity.applied import applied
 from formulon.core.identity.decide import Request, asset_id, decide
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.isolated import AT_ONCE, readers
-from formulon.core.site.documents import DECISIONS, IDENTITY, decisions_in, identity_in
+from formulon.core.site.documents import CHOICES, DECISIONS, IDENTITY, choices_in, decisions_in, identity_in
 from formulon.core.system.documents.identity import slug
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Picture, SourceFile
@@ -26,14 +27,18 @@ _DONE = {"accept": "taken over", "lock": "locked", "unlock": "unlocked", "reject
 @transaction.atomic
 def act(brand: Brand, author: User | None, revisions: dict[str, int], requests: Sequence[Request]) -> None:
     """Meets the requests as one entry. Raises IdentityError where one cannot be met, Stale where a document has moved on."""
-    bodies, _ = bodies_of(brand)
+    bodies, now = bodies_of(brand)
     decisions = decisions_in(bodies)
     known = sources.facts(brand, decisions)
-    identity, after = decide(identity_in(bodies), decisions, known, requests)
+    was = identity_in(bodies)
+    identity, after = decide(was, decisions, known, requests)
     by_id = {fact.id: fact for fact in known}
     chosen = [by_id[request.fact] for request in requests if request.action in ("accept", "lock")]
     keep_pictures(brand, [fact for fact in chosen if fact.group == "pictures"])
     new = {IDENTITY: identity.model_dump(), DECISIONS: after.model_dump()}
+    choices = applied(choices_in(bodies), was, identity).model_dump()
+    if choices != bodies[CHOICES]:
+        new[CHOICES], revisions = choices, {CHOICES: now[CHOICES], **revisions}
     svgs = frozenset(str(fact.data["svg"]) for fact in chosen if fact.group == "marks")
     history.replace(brand, author, _label(requests, by_id), {name: (revisions[name], body) for name, body in new.items()}, svgs)
 

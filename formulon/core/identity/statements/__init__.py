@@ -12,10 +12,14 @@ _FOLDER = Path(__file__).parent / "phrases"
 
 
 @cache
+def _tables() -> tuple[dict[str, Any], ...]:
+    return tuple(json.loads(file.read_text(encoding="utf-8")) for file in sorted(_FOLDER.glob("*.json")))
+
+
+@cache
 def phrases(kind: str) -> tuple[dict[str, Any], ...]:
     """What each language says for a kind of statement, by the names of the languages; those that say nothing are left out."""
-    tables = [json.loads(file.read_text(encoding="utf-8")) for file in sorted(_FOLDER.glob("*.json"))]
-    return tuple(table[kind] for table in tables if kind in table)
+    return tuple(table[kind] for table in _tables() if kind in table)
 
 
 def sentence(text: str, start: int, end: int) -> str:

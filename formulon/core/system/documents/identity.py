@@ -163,9 +163,13 @@ class BrandMeasure(Model):
 
 class BrandRule(Model):
     """A rule of the guideline. `values` by rule: least size {px, side, mark}; clear space {px} or {share, of}; proportions
-    {name of colour: percent}; forbidden pair {ink, ground}; words to use and to avoid {words}."""
+    {name of colour: percent}; forbidden and wanted pair {ink, ground}; words to use and to avoid {words}; buttons and links
+    {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character."""
 
-    rule: Literal["least size", "clear space", "proportions", "forbidden pair", "words to use", "words to avoid"]
+    rule: Literal[
+        "least size", "clear space", "proportions", "forbidden pair", "wanted pair", "words to use", "words to avoid",
+        "buttons and links", "tone",
+    ]  # fmt: skip
     text: str = Field(max_length=300)
     values: dict[str, str | float | list[str]] = Field(default_factory=dict)
 
