@@ -139,7 +139,7 @@ def _withdraw(identity: Identity, fact: Fact, decision: Decision) -> None:
         for value in decision.values:
             _put_word(identity, fact.data["field"], "", only=value)
     elif fact.group == "rules":
-        identity.rules = [rule for rule in identity.rules if rule.text not in gone]
+        identity.rules = [rule for rule in identity.rules if not (rule.text in gone and _is_of(rule, fact))]
     elif fact.group == "measures":
         identity.measures = [one for one in identity.measures if f"{one.measure} {one.px:g}" not in gone]
     elif fact.group == "texts":
@@ -268,13 +268,18 @@ def follow_language(identity: Identity, language: str) -> None:
 def _rules(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
     text = made.values[0]
     old = before.targets if before else []
-    identity.rules = [rule for rule in identity.rules if rule.text not in (text, *old)]
+    identity.rules = [rule for rule in identity.rules if not (rule.text in (text, *old) and _is_of(rule, fact))]
     identity.rules.append(BrandRule(rule=fact.data["rule"], text=text, values=fact.data["values"]))
     if fact.data["rule"] == "tone":  # an axis that somebody has set stays
         for axis, value in axes_of(tuple(fact.data["values"].get("wanted", ()))).items():
             if getattr(identity.character, axis) is None:
                 setattr(identity.character, axis, value)
     return [text]
+
+
+def _is_of(rule: BrandRule, fact: Fact) -> bool:
+    """Whether a rule is what a fact states: a sentence may state several."""
+    return rule.rule == fact.data["rule"] and rule.values == fact.data["values"]
 
 
 def _measures(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:

@@ -13,7 +13,9 @@ from formulon.core.identity.statements.words import words_stated
 
 _MOST_RADIUS = 80.0  # px; what is rounder is no rule for corners
 _EMAIL = re.compile(r"(?<![\w.])[\w.+-]{1,64}@[\w-]+(?:\.[\w-]+)+")
-_PHONE = re.compile(r"(?<![\w#.,/-])(?:\+\d{1,3}[ ()./-]{0,2})?(?:\(?0\d{1,5}\)?[ ./-]?)\d[\d ./-]{4,12}\d(?![\w.,]*\d)")
+_PHONE = re.compile(
+    r"(?<![\w#.,/-])(?:\+\d{1,3}[ ./-]{0,2}(?:\(0\) ?)?\(?\d{1,5}|\(?0\d{1,5})\)?[ ./-]?\d[\d ./-]{3,12}\d(?![\w.,]*\d)"
+)
 _LABELS: dict[WordField, str] = {
     "name": r"(?:brand |business |company |organisation )?name",
     "strapline": r"strap ?line|tag ?line|slogan|claim",

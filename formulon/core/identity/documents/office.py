@@ -50,8 +50,8 @@ def _paragraphs(part: Paragraph) -> Iterator[Block]:
 
 def _rows(table: Table) -> Iterator[Block]:
     for number, row in enumerate(table.rows):
-        held = list(dict.fromkeys(cell._tc for cell in row.cells))  # a merged cell is one
-        cells = tuple(" ".join("".join(one.itertext()).split()) for one in held)
+        held = {cell._tc: cell for cell in row.cells}.values()  # a merged cell is one
+        cells = tuple(" ".join(one.text.split()) for one in held)
         if any(cells):
             yield Block(
                 "row", " ".join(filter(None, cells)), cells, head=number == 0 and _names_columns(cells, len(table.rows))

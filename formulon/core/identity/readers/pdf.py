@@ -14,8 +14,9 @@ from pypdf.errors import PyPdfError
 from formulon.core.errors import MarkError, ReadError
 from formulon.core.identity.documents import Block, flowing
 from formulon.core.identity.documents.printed import blocks_of
+from formulon.core.identity.documents.swatches import in_rows
 from formulon.core.identity.drawings import Fill, drawings
-from formulon.core.identity.notations import notations, stated
+from formulon.core.identity.notations import Stated, notations, stated
 from formulon.core.identity.readers import svg
 from formulon.core.identity.readers.text import material
 from formulon.core.identity.sightings import ColorSeen, MarkSeen, Reading, RuleSeen, TypefaceSeen
@@ -111,9 +112,13 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
                     characters += 1
                     fonts.setdefault(character.fontname, Counter())[round(character.size, 1)] += 1
         place = f"page {number}"
-        for box in boxes:
-            _stated(box, boxes, place, reading)
         blocks = blocks_of(page)
+        rows = list(in_rows(blocks))
+        for name, one in rows:
+            reading.sightings.append(_color(one, name, place))
+        told_there = {value for _, one in rows for value in (one.value, *one.prints)}
+        for box in boxes:
+            _stated(box, boxes, place, reading, told_there)
         told += blocks
         text = flowing(blocks)
         for word in facts(text, place, 0.8):
@@ -142,18 +147,21 @@ def _characters(element: LTContainer) -> list[LTChar]:  # type: ignore[type-arg]
     return found
 
 
-def _stated(box: _Box, boxes: list[_Box], place: str, reading: Reading) -> None:
+def _color(one: Stated, name: str, place: str) -> ColorSeen:
+    spot = next((text[5:] for text in one.prints if text.startswith("spot ")), "")
+    return ColorSeen(
+        hex=one.hex, value=one.value, name=name or spot, use="swatch", place=place, print=one.prints,
+        indicative=not one.screen, note=one.note, sure=0.95 if one.screen else 0.6,
+    )  # fmt: skip
+
+
+def _stated(box: _Box, boxes: list[_Box], place: str, reading: Reading, known: set[str]) -> None:
+    """Colours that a box states, named by it or by what is nearest; `known` values stand in tables."""
     before = 0
-    for one in stated(box.text):
+    for one in [one for one in stated(box.text) if not {one.value, *one.prints} & known]:
         label = _label(box.text[before : one.start]) or _nearest(box, boxes)
         before = one.end
-        spot = next((text[5:] for text in one.prints if text.startswith("spot ")), "")
-        reading.sightings.append(
-            ColorSeen(
-                hex=one.hex, value=one.value, name=label or spot, use="swatch", place=place, print=one.prints,
-                indicative=not one.screen, note=one.note, sure=0.95 if one.screen else 0.6,
-            )
-        )  # fmt: skip
+        reading.sightings.append(_color(one, label, place))
 
 
 def _label(text: str) -> str:

@@ -6,8 +6,9 @@ from collections.abc import Callable
 from formulon.core.errors import ReadError
 from formulon.core.identity.documents import Block, flowing, sections
 from formulon.core.identity.documents.office import of_docx, of_odt
+from formulon.core.identity.documents.swatches import in_rows
 from formulon.core.identity.documents.written import of_markdown, of_plain, typed
-from formulon.core.identity.notations import stated
+from formulon.core.identity.notations import Stated, stated
 from formulon.core.identity.sightings import ColorSeen, Reading, TextSeen
 from formulon.core.identity.words import facts, is_labelled, rules
 
@@ -56,17 +57,29 @@ def _reading(name: str, form: str, blocks: list[Block]) -> Reading:
         return reading
     reading.sightings += facts(whole, "text", 0.8)
     reading.sightings += rules(whole, "text")
-    for one in stated(whole)[:200]:
+    in_tables = list(in_rows(blocks))
+    for name_said, one in in_tables[:200]:
+        reading.sightings.append(_color(one, name_said))
+    values = {one.value for _, one in in_tables}
+    for one in [one for one in stated(whole) if one.value not in values][:200]:
         line = whole[whole.rfind("\n", 0, one.start) + 1 : one.start].strip(" \t:–—-•*#")
         label = line if 0 < len(line) <= 40 else ""
-        reading.sightings.append(
-            ColorSeen(
-                hex=one.hex, value=one.value, name=label, use="swatch", place="text", print=one.prints,
-                indicative=not one.screen, sure=0.8,
-            )
-        )  # fmt: skip
+        reading.sightings.append(_color(one, label))
     reading.sightings += material(blocks)
     return reading
+
+
+def _color(one: Stated, name: str) -> ColorSeen:
+    return ColorSeen(
+        hex=one.hex,
+        value=one.value,
+        name=name,
+        use="swatch",
+        place="text",
+        print=one.prints,
+        indicative=not one.screen,
+        sure=0.8,
+    )
 
 
 def material(blocks: list[Block], most: int = MOST_TEXTS) -> list[TextSeen]:

@@ -32,7 +32,7 @@ def forms(kind: str, part: str, places: tuple[tuple[str, str], ...]) -> tuple[re
 
 
 def _compiled(form: str, places: Mapping[str, str]) -> re.Pattern[str]:
-    body = form.replace(" ", r"\s+").replace(r"?\s+", r"?\s*")
+    body = form.replace(" ", r"[^\S\n]+").replace(r"?[^\S\n]+", r"?[^\S\n]*")
     for name, expression in places.items():
         body = body.replace(f"{{{name}}}", f"(?P<{name}>{expression})")
     return re.compile(rf"(?<![\w-]){body}(?![\w-])", re.IGNORECASE)

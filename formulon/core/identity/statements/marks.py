@@ -2,7 +2,6 @@
 
 import re
 from dataclasses import dataclass
-from typing import TypeVar
 
 from formulon.core.identity.statements import phrases, sentence
 from formulon.core.identity.statements.forms import LENGTH, NUMBER, forms, matches, pixels
@@ -30,18 +29,23 @@ class SpaceStated:
     text: str
 
 
-_Stated = TypeVar("_Stated", SizeStated, SpaceStated)
-
-
 def sizes_stated(text: str) -> list[SizeStated]:
     """The least sizes that a text states of a mark."""
     made = []
     for match in matches(text, forms("marks", "least", _PLACES)):
-        said = sentence(text, *match.span())
+        said, clause = sentence(text, *match.span()), _clause(text, *match.span())
+        about = clause if _has(clause, "mark") else said
         if _has(said, "mark") or (":" in match[0] and pixels(match["length"]) <= _SMALL):
-            side = "height" if _has(said, "height") and not _has(said, "width") else "width"
-            made.append(SizeStated(pixels(match["length"]), side, "symbol" if _has(said, "symbol") else "full", said))
-    return _once(made)
+            side = "height" if _has(clause, "height") and not _has(clause, "width") else "width"
+            made.append(SizeStated(pixels(match["length"]), side, "symbol" if _has(about, "symbol") else "full", said))
+    return list(dict.fromkeys(made))
+
+
+def _clause(text: str, start: int, end: int) -> str:
+    """The part of a sentence around a place, from one comma or semicolon to the next."""
+    first = max(text.rfind(mark, 0, start) for mark in (", ", "; ", ". ", "\n")) + 1
+    ends = [at for mark in (", ", "; ", ". ", "\n") if (at := text.find(mark, end)) >= 0]
+    return text[first : min(ends) if ends else len(text)]
 
 
 def spaces_stated(text: str) -> list[SpaceStated]:
@@ -53,10 +57,6 @@ def spaces_stated(text: str) -> list[SpaceStated]:
         space = _space(said)
         if space and (_has(said, "mark") or _has(match[0], "named")):
             made.append(SpaceStated(space, said))
-    return _once(made)
-
-
-def _once(made: list[_Stated]) -> list[_Stated]:
     return list({one.text: one for one in reversed(made)}.values())[::-1]
 
 

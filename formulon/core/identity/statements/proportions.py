@@ -11,6 +11,10 @@ from formulon.core.identity.statements.forms import NAME
 _LEAST, _MOST = 90.0, 110.0  # per cent that shares come to together
 _RUN = 8  # lines of a table at most
 _LONGEST = 600  # characters that are looked at together
+# Colour values and what parts them from the rest of a row.
+_VALUES = re.compile(
+    r"(?:,\s*)?(?:#[0-9a-fA-F]{3,8}\b|\b(?:CMYK|RGB|HSL|Lab)\s*[:(]?\s*[\d%.,/ ]*\d\b\)?(?!\s?%))(?:,(?=\s*\d))?"
+)
 _RATIO = re.compile(r"(?<![\d:/])\d{1,3}(?:\s?[:/]\s?\d{1,3}){1,5}(?![\d:/])")
 _NAMES = re.compile(rf"{NAME}(?:(?:,\s*|\s+(?:and|to|und|zu)\s+|,\s*(?:and|und)\s+){NAME}){{1,5}}", re.IGNORECASE)
 
@@ -26,7 +30,7 @@ class ProportionsStated:
 def proportions_stated(text: str, known: frozenset[str] | None = None) -> list[ProportionsStated]:
     """The proportions of a text: of a sentence, or of the lines of a table. With `known` names of colours, only of those."""
     made: list[ProportionsStated] = []
-    for passage in _passages(text):
+    for passage in _passages(_VALUES.sub("", text)):
         shares = _ratio(passage) or _shares(passage)
         if known is not None and not set(shares) <= known:
             continue

@@ -95,6 +95,7 @@ def _lists(text: str) -> list[tuple[int, int, WordsStated]]:
         if other not in (None, side):  # the heads of two columns
             while (
                 took < len(lines)
+                and _labelled(lines[took][1])[0] is None
                 and len(pair := [part.strip(_MARKS) for part in re.split(r"[:|\t]", _bare(lines[took][1]))]) == 2
             ):
                 columns[side].append(pair[0])

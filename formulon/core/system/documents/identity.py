@@ -158,7 +158,7 @@ class BrandMeasure(Model):
 
     measure: Literal["radius", "spacing", "text size", "line height", "other"]
     name: str = Field(default="", max_length=60)
-    px: float = Field(gt=0, le=10_000)
+    px: float = Field(ge=0, le=10_000)
 
 
 class BrandRule(Model):

@@ -137,7 +137,7 @@ def _run(lines: list[str], heading: str, language: str) -> tuple[PassageKind, li
         ("moments", _each(lines, _moment)),
         ("prices", _prices(lines)),
         ("dates", _each(lines, lambda line: _dated(line, language))),
-        ("people", _each(lines, _person) if about == "people" else iter(())),
+        ("people", _each(lines, _person) if about == "people" or _are_people(lines) else iter(())),
         ("ways", _each(lines, _way) if about == "ways" else iter(())),
     ):
         found = list(read)
@@ -209,6 +209,15 @@ def _person(line: str) -> Item | None:
     if len(role) > 120:
         return None
     return {"name": found["name"].strip(), "role": role.rstrip("."), **({"text": more} if more else {})}
+
+
+def _are_people(lines: list[str]) -> bool:
+    """Whether three lines and more are names with roles, whatever they stand under: two or three words with a capital each, then a
+    few without a number."""
+    named = re.compile(
+        r"^(?:[^\W\d_a-z][^\W\d_]*[-’']?[^\W\d_]*\s){1,2}[^\W\d_a-z][^\W\d_]*[-’']?[^\W\d_]*,\s(?:[^\W\d_]+[\s-]?){1,4}$"
+    )
+    return len(lines) >= 3 and all(len(line) <= 90 and named.match(line) for line in lines[:3])
 
 
 def _way(line: str) -> Item | None:
