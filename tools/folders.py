@@ -9,8 +9,8 @@ from dataclasses import dataclass
 from typing import Any
 
 import docx
-from reportlab.lib.pagesizes import A4
-from reportlab.pdfgen.canvas import Canvas
+from reportlab.lib.pagesizes import A4  # type: ignore[import-untyped]
+from reportlab.pdfgen.canvas import Canvas  # type: ignore[import-untyped]
 
 from formulon.core.identity.decide import suggested
 from formulon.core.identity.facts import facts_of

@@ -279,7 +279,7 @@ def _rules(identity: Identity, fact: Fact, made: Decision, before: Decision | No
 
 def _is_of(rule: BrandRule, fact: Fact) -> bool:
     """Whether a rule is what a fact states: a sentence may state several."""
-    return rule.rule == fact.data["rule"] and rule.values == fact.data["values"]
+    return bool(rule.rule == fact.data["rule"] and rule.values == fact.data["values"])
 
 
 def _measures(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:

@@ -4,9 +4,11 @@ import re
 
 from formulon.core.identity.sightings import MeasureSeen, RuleKind, RuleSeen, Sighting, TypefaceSeen, WordField, WordSeen
 from formulon.core.identity.statements.marks import sizes_stated, spaces_stated
+from formulon.core.identity.statements.networks import handles
 from formulon.core.identity.statements.pairs import pairs_stated
 from formulon.core.identity.statements.proportions import proportions_stated
 from formulon.core.identity.statements.shape import shapes_stated
+from formulon.core.identity.statements.told import hours_told
 from formulon.core.identity.statements.tone import tones_stated
 from formulon.core.identity.statements.typefaces import typefaces_stated
 from formulon.core.identity.statements.words import words_stated
@@ -17,16 +19,16 @@ _PHONE = re.compile(
     r"(?<![\w#.,/-])(?:\+\d{1,3}[ ./-]{0,2}(?:\(0\) ?)?\(?\d{1,5}|\(?0\d{1,5})\)?[ ./-]?\d[\d ./-]{3,12}\d(?![\w.,]*\d)"
 )
 _LABELS: dict[WordField, str] = {
-    "name": r"(?:brand |business |company |organisation )?name",
-    "strapline": r"strap ?line|tag ?line|slogan|claim",
-    "does": r"what (?:we|it) do(?:es)?|about us in short|in short",
-    "audience": r"for whom|audience|our (?:visitors|customers|guests|clients)",
-    "place": r"where|place|location",
-    "address": r"address|find us|visit us",
-    "phone": r"(?:tele)?phone|tel\.?|call us|call",
-    "email": r"e-?mail|write to us",
-    "hours": r"(?:opening )?hours|open",
-    "language": r"language",
+    "name": r"(?:brand |business |company |organisation |firmen)?name",
+    "strapline": r"strap ?line|tag ?line|slogan|claim|motto|leitspruch",
+    "does": r"what (?:we|it) do(?:es)?|about us in short|in short|was wir tun|kurz gesagt",
+    "audience": r"for whom|audience|our (?:visitors|customers|guests|clients)|für wen|zielgruppe",
+    "place": r"where|place|location|ort|wo",
+    "address": r"address|find us|visit us|adresse|anschrift",
+    "phone": r"(?:tele)?phone|tel\.?|call us|call|telefon|fon|anruf",
+    "email": r"e-?mail|write to us|mail",
+    "hours": r"(?:opening )?(?:hours|times)|open|(?:öffnungs|sprech)zeiten|geöffnet",
+    "language": r"language|sprache",
 }
 _LABELLED = {key: re.compile(rf"^\s*(?:{words})\s*[:–—]\s*(\S.{{1,298}})$", re.IGNORECASE) for key, words in _LABELS.items()}
 
@@ -47,6 +49,10 @@ def facts(text: str, place: str, sure: float = 0.8) -> list[WordSeen]:
                 inside = {"email": _EMAIL, "phone": _PHONE}.get(key)
                 part = inside.search(found[1]) if inside else None
                 add(key, part[0] if part else found[1], sure + 0.1)
+    for one in handles(text):
+        add("social", one, sure - 0.1)
+    for told in hours_told(text):
+        add("hours", told.value, sure - 0.1)
     for match in _EMAIL.finditer(text):
         add("email", match[0].rstrip("."), sure)
     for match in _PHONE.finditer(text):

@@ -8,11 +8,12 @@ from formulon.core.identity.notations import Stated, notations, stated
 
 
 def in_rows(blocks: Iterable[Block]) -> Iterator[tuple[str, Stated]]:
-    """The colours of rows with their names, which are empty where no cell can be one."""
+    """The colours of rows with their names. Where names stand in a row of their own, the row of values names none."""
     for block in blocks:
         found = stated(" ".join(block.cells)) if block.kind == "row" else []
-        if len(found) == 1:
-            yield next((cell for cell in block.cells if _is_name(cell)), ""), found[0]
+        name = next((cell for cell in block.cells if _is_name(cell)), "")
+        if len(found) == 1 and name:
+            yield name, found[0]
 
 
 def _is_name(cell: str) -> bool:

@@ -12,7 +12,7 @@ from formulon.core.identity.documents import Block, markup
 from formulon.core.system.documents.identity import CONTROLS, ClientText
 from formulon.core.system.documents.passages import passages
 
-_LANGUAGES = ("en", "de", "fr", "es", "it", "pl", "el")  # whose names of days and months are tried, since none is known yet
+LANGUAGES = ("en", "de", "fr", "es", "it", "pl", "el")  # whose names of days and months are tried, since none is known yet
 _BULLET = re.compile(r"^\s*(?:[-*+•·–▪◦]|\d{1,2}[.)])\s+(?=\S)")
 _COLUMNS = re.compile(r"\t+|\s{3,}|\s*\|\s*")
 _LABELLED = re.compile(r"^\s*[\w ]{2,24}:\s")
@@ -82,7 +82,7 @@ def typed(lines: Iterable[str]) -> set[str]:
     if "\n" not in text:
         return set()
     found: set[str] = set()
-    for language in _LANGUAGES:
+    for language in LANGUAGES:
         kinds = [one for one in passages(ClientText(text=text), language) if one.kind != "words"]
         found |= {line for one in kinds for line in one.text.split("\n")}
     return found

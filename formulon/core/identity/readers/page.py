@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Callable
+from itertools import islice
 from typing import Any
 
 import cssselect2
@@ -10,11 +11,12 @@ from lxml import html
 from formulon.core.errors import MarkError, ReadError
 from formulon.core.identity.documents import Block, flowing
 from formulon.core.identity.documents.markup import blocks_of, plain
+from formulon.core.identity.material import material, told
 from formulon.core.identity.readers import svg
 from formulon.core.identity.readers.styles import Declarations, collect, declared, report
-from formulon.core.identity.readers.text import material
 from formulon.core.identity.sightings import MarkSeen, OtherSeen, Reading, WordField, WordSeen
-from formulon.core.identity.words import facts
+from formulon.core.identity.statements.networks import is_own
+from formulon.core.identity.words import facts, rules
 
 MOST_ELEMENTS = 20_000
 MOST_TEXTS = 60
@@ -34,7 +36,8 @@ def read(name: str, text: str, sheets: dict[str, str] | None = None) -> Reading:
         raise ReadError(f"{name}: the page has more than {MOST_ELEMENTS:,} elements. Save a smaller one.")
     blocks = blocks_of(root)
     _words(root, blocks, reading)
-    reading.sightings += material(blocks, MOST_TEXTS)
+    reading.sightings += [*material(blocks, MOST_TEXTS), *told(blocks)]
+    reading.sightings += rules(flowing(blocks, "content"), "text")
     _styles(root, reading, sheets or {})
     _logo(root, name, reading)
     _pictures(root, reading)
@@ -73,11 +76,27 @@ def _words(root: Any, blocks: list[Block], reading: Reading) -> None:
             add("phone", shown if re.search(r"\d{3}", shown) else target[4:], "tel link", 0.9)
         elif "me" in (link.get("rel") or "").split() and target.startswith("http"):
             add("social", target[:200], "link marked as one’s own", 0.9)
+        elif is_own(target, _above(link), _classes(link)):
+            add("social", target[:200], "link", 0.7)
     for element in root.xpath("//*[contains(@class,'hours') or contains(@class,'opening')]")[:2]:
         add("hours", re.sub(r"(?i)^(?:opening )?hours:?\s*", "", plain(element)), f".{element.get('class')}", 0.8)
     for fact in facts(flowing(blocks, "content", "navigation", "footer"), "text", 0.6):
-        if fact.field in ("email", "phone", "hours", "address"):
+        if fact.field in ("email", "phone", "hours", "address", "social"):
             add(fact.field, fact.text, fact.place, fact.sure)
+
+
+def _above(link: Any) -> list[str]:
+    """What stands right above a link or the list that it is in: the nearest heading or paragraph before it."""
+    found = link.xpath(
+        "(preceding::h1|preceding::h2|preceding::h3|preceding::h4|preceding::h5|preceding::h6|preceding::p)[last()]"
+    )
+    return [plain(one)[:200] for one in found]
+
+
+def _classes(link: Any) -> str:
+    return " ".join(
+        f"{one.get('class') or ''} {one.get('aria-label') or ''}" for one in (link, *islice(link.iterancestors(), 3))
+    )
 
 
 def _styles(root: Any, reading: Reading, sheets: dict[str, str]) -> None:

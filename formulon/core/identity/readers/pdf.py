@@ -16,9 +16,9 @@ from formulon.core.identity.documents import Block, flowing
 from formulon.core.identity.documents.printed import blocks_of
 from formulon.core.identity.documents.swatches import in_rows
 from formulon.core.identity.drawings import Fill, drawings
+from formulon.core.identity.material import material, told
 from formulon.core.identity.notations import Stated, notations, stated
 from formulon.core.identity.readers import svg
-from formulon.core.identity.readers.text import material
 from formulon.core.identity.sightings import ColorSeen, MarkSeen, Reading, RuleSeen, TypefaceSeen
 from formulon.core.identity.words import facts, rules
 
@@ -102,7 +102,7 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
     fonts: dict[str, Counter[float]] = {}
     characters = 0
     spoken: set[tuple[str, str]] = set()
-    told: list[Block] = []
+    parts: list[Block] = []
     for number, page in enumerate(extract_pages(io.BytesIO(data), maxpages=pages, laparams=LAParams()), 1):
         boxes: list[_Box] = []
         for element in page:
@@ -119,7 +119,7 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
         told_there = {value for _, one in rows for value in (one.value, *one.prints)}
         for box in boxes:
             _stated(box, boxes, place, reading, told_there)
-        told += blocks
+        parts += blocks
         text = flowing(blocks)
         for word in facts(text, place, 0.8):
             if (word.field, word.text) not in spoken:
@@ -127,7 +127,7 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
                 reading.sightings.append(word)
         reading.sightings += rules(text, place)
     if not _is_guideline(reading):
-        reading.sightings += material(told)
+        reading.sightings += [*material(parts), *told(parts)]
     _fonts(fonts, characters, reading)
 
 

@@ -4,15 +4,15 @@ import re
 from collections.abc import Callable
 
 from formulon.core.errors import ReadError
-from formulon.core.identity.documents import Block, flowing, sections
+from formulon.core.identity.documents import Block, flowing
 from formulon.core.identity.documents.office import of_docx, of_odt
 from formulon.core.identity.documents.swatches import in_rows
-from formulon.core.identity.documents.written import of_markdown, of_plain, typed
+from formulon.core.identity.documents.written import of_markdown, of_plain
+from formulon.core.identity.material import material, told
 from formulon.core.identity.notations import Stated, stated
-from formulon.core.identity.sightings import ColorSeen, Reading, TextSeen
-from formulon.core.identity.words import facts, is_labelled, rules
+from formulon.core.identity.sightings import ColorSeen, Reading
+from formulon.core.identity.words import facts, rules
 
-MOST_TEXTS = 120
 MOST_CHARACTERS = 400_000
 _BROKEN = "{name}: the document is broken or protected ({cause}). Save it again as {form}."
 
@@ -65,7 +65,7 @@ def _reading(name: str, form: str, blocks: list[Block]) -> Reading:
         line = whole[whole.rfind("\n", 0, one.start) + 1 : one.start].strip(" \t:–—-•*#")
         label = line if 0 < len(line) <= 40 else ""
         reading.sightings.append(_color(one, label))
-    reading.sightings += material(blocks)
+    reading.sightings += [*material(blocks), *told(blocks)]
     return reading
 
 
@@ -80,20 +80,3 @@ def _color(one: Stated, name: str) -> ColorSeen:
         indicative=not one.screen,
         sure=0.8,
     )
-
-
-def material(blocks: list[Block], most: int = MOST_TEXTS) -> list[TextSeen]:
-    """The texts of a document, one for each heading, line by line; lines that only hold a labelled fact are none."""
-    made = []
-    for section in sections(blocks):
-        lines = section.lines
-        kinds = typed(lines)
-        kept = [line for line in lines if line in kinds or not is_labelled(line)]
-        body = "\n".join(kept)[:4000]
-        if body.strip():
-            made.append(
-                TextSeen(heading=section.heading, text=body, place=f"“{section.heading}”" if section.heading else "beginning")
-            )
-        if len(made) == most:
-            break
-    return made

@@ -34,8 +34,14 @@ def forms(kind: str, part: str, places: tuple[tuple[str, str], ...]) -> tuple[re
 def _compiled(form: str, places: Mapping[str, str]) -> re.Pattern[str]:
     body = form.replace(" ", r"[^\S\n]+").replace(r"?[^\S\n]+", r"?[^\S\n]*")
     for name, expression in places.items():
-        body = body.replace(f"{{{name}}}", f"(?P<{name}>{expression})")
-    return re.compile(rf"(?<![\w-]){body}(?![\w-])", re.IGNORECASE)
+        for number in range(body.count(f"{{{name}}}")):  # a place may stand in one alternative or another
+            body = body.replace(f"{{{name}}}", f"(?P<{name}{'_' * number}>{expression})", 1)
+    return re.compile(rf"(?<![\w-]){body}(?![\w-])", re.IGNORECASE | re.MULTILINE)
+
+
+def said(match: re.Match[str]) -> dict[str, str]:
+    """What stands at the places of a match; those that it does not have are left out."""
+    return {name.rstrip("_"): words for name, words in match.groupdict().items() if words}
 
 
 def matches(text: str, patterns: tuple[re.Pattern[str], ...]) -> Iterator[re.Match[str]]:

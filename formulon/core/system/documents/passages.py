@@ -28,7 +28,7 @@ _FEWEST = {"prices": 2, "hours": 2, "dates": 2, "moments": 3, "steps": 2, "peopl
 _CURRENCY = r"(?:[€£$¥₴₫₪₺₽]|zł|Kč|kr\.?|đ|руб\.?|грн\.?|CHF|Fr\.|EUR|GBP|USD|PLN|CZK|SEK|NOK|DKK|UAH|VND|ILS|TRY|HUF|Ft|RON|lei|Euro|euros?|Franken|pounds|dollars)"
 _AMOUNT = r"\d{1,3}(?:[.,’'\u00a0\u202f ]?\d{3})*(?:[.,]\d{1,2}|[.,][–-]{1,2})?"
 _FROM = r"(?:from|ab|à partir de|dès|desde|da|a partir de|vanaf|od|från|fra|από|від|от|từ)"
-_MONEY = re.compile(rf"(?:{_CURRENCY}\s?{_AMOUNT}|{_AMOUNT}\s?{_CURRENCY})(?!\w)")
+MONEY = re.compile(rf"(?:{_CURRENCY}\s?{_AMOUNT}|{_AMOUNT}\s?{_CURRENCY})(?!\w)")
 # What costs nothing, in the languages that have phrases.
 _FREE = frozenset(
     [
@@ -51,7 +51,7 @@ _FREE = frozenset(
         "kostenfrei",
     ]
 )
-_PRICE = re.compile(rf"^(?P<title>\S.*?)[\s:.…·|–—-]*(?<=[\s:.…·|–—-])(?P<price>(?:{_FROM}\s)?{_MONEY.pattern}[^|]{{0,40}})$")
+_PRICE = re.compile(rf"^(?P<title>\S.*?)[\s:.…·|–—-]*(?<=[\s:.…·|–—-])(?P<price>(?:{_FROM}\s)?{MONEY.pattern}[^|]{{0,40}})$")
 _MOMENT = re.compile(r"^(?P<when>(?:1[0-9]|20)\d\d(?:\s?[–-]\s?(?:1[0-9]|20)?\d\d)?)\s?[:.,–—-]?\s+(?P<what>\S.+)$")
 _STEP = re.compile(r"^(?P<number>\d{1,2})[.)]\s+(?P<text>\S.+)$")
 _QUOTE = re.compile(r"^[“„«»\"「‚‘](?P<text>[^“„«»\"「」]{15,1200}?)[”“»«\"」’‘]\s*(?P<by>.{0,120})$")
@@ -175,8 +175,8 @@ def _free(line: str) -> Item | None:
 
 
 def _price(line: str) -> Item | None:
-    found = _PRICE.match(line) if _MONEY.search(line) else None
-    if not found or len(found["title"]) > 160 or len(_MONEY.findall(found["title"])) > 0:
+    found = _PRICE.match(line) if MONEY.search(line) else None
+    if not found or len(found["title"]) > 160 or len(MONEY.findall(found["title"])) > 0:
         return None
     title = re.sub(r"[\s:.…·|–—-]+$", "", found["title"])
     inner = re.match(r"^(?P<title>[^(]{2,80})\((?P<text>[^)]{2,120})\)$", title) or re.match(

@@ -1,0 +1,48 @@
+"""Pages of a brand's own on networks. Hosts are reserved for examples (RFC 2606)."""
+
+import pytest
+
+from formulon.core.identity.reading import read_file
+from formulon.core.identity.sightings import WordSeen
+from formulon.core.identity.statements.networks import handles
+
+IN_TEXT = [
+    ("Mastodon: @stimmraum@toene.example", ["https://toene.example/@stimmraum"]),
+    ("Follow us at https://prints.example/@ashlock.", ["https://prints.example/@ashlock"]),
+    (
+        "We are @reed@water.example and @reed.shop@market.example",
+        ["https://water.example/@reed", "https://market.example/@reed.shop"],
+    ),
+    ("Write to reed@water.example", []),
+    ("See https://water.example/reed for more.", []),
+    ("https://water.example/@reed/123 is a post.", ["https://water.example/@reed"]),
+]
+IN_PAGES = [
+    ('<a href="https://photos.example/@reed">Photos</a>', ["https://photos.example/@reed"]),
+    (
+        '<ul class="social-links"><li><a href="https://photos.example/reed">Photos</a></li></ul>',
+        ["https://photos.example/reed"],
+    ),
+    ('<h3>Follow us</h3><ul><li><a href="https://photos.example/reed">Photos</a></li></ul>', ["https://photos.example/reed"]),
+    ('<p>Find us elsewhere:</p><p><a href="https://photos.example/reed/">Photos</a></p>', ["https://photos.example/reed/"]),
+    ('<h3>Folgen Sie uns</h3><a href="https://photos.example/reed">Fotos</a>', ["https://photos.example/reed"]),
+    ('<a rel="me" href="https://photos.example/people/reed">Photos</a>', ["https://photos.example/people/reed"]),
+    ('<h3>Partners</h3><a href="https://mill.example/">The mill</a>', []),
+    ('<h3>Follow us</h3><a href="https://mill.example/a/b/c">A text</a>', []),
+    ('<h3>Follow us</h3><a href="/news">News</a>', []),
+    ('<h3>Read on</h3><a href="https://mill.example/history">History</a>', []),
+    ('<h3>Follow us</h3><a href="https://mill.example/plan.pdf">Plan</a>', []),
+    ('<h3>Follow us</h3><a href="http://[broken/reed">Plan</a>', []),
+]
+
+
+@pytest.mark.parametrize(("said", "found"), IN_TEXT)
+def test_handles_in_text(said: str, found: list[str]) -> None:
+    assert handles(said) == found
+
+
+@pytest.mark.parametrize(("markup", "found"), IN_PAGES)
+def test_links_of_pages(markup: str, found: list[str]) -> None:
+    page = f"<!doctype html><html><body><main><p>Words that are long enough.</p></main><footer>{markup}</footer></body></html>"
+    reading = read_file("a.html", page.encode())
+    assert [one.text for one in reading.sightings if isinstance(one, WordSeen) and one.field == "social"] == found
