@@ -46,9 +46,28 @@ _INN_PRICES = odt([
     "# Räucherkurs", "Vier Stunden am Ofen, mit Fisch zum Mitnehmen.",
 ])  # fmt: skip
 
+_INN_LETTER = """# Ein paar Zeilen zum Haus
+
+Das Fährhaus ist ein Gasthaus mit acht Zimmern am Anleger. Für unsere Gäste gibt es ein Frühstück mit Brot aus dem Ort; ein Frühstück
+kostet 11 €, Kinder zahlen 5 €. Eine Kutterfahrt mit Onno kostet 24 € je Person.
+
+Im Winter ist am Wochenende von 11 bis 15 Uhr geöffnet.
+
+Tjark Ohm, Fährmann, sagt: „Wer hier sitzt, verpasst gern die letzte Fähre.“ Und Insa Kolk (Lehrerin) schreibt uns jedes Jahr.
+„Wir kommen seit zwanzig Jahren und bleiben jedes Mal länger“, schreibt Insa Kolk.
+
+Am 2. Mai 2027 eröffnen wir die Terrasse. Der Lichterabend ist am 5. Dezember 2027.
+
+Aleke Priel kümmert sich um den Garten, und Harm Deich leitet den Bootsverleih im Sommer.
+
+# Bilder
+
+Fotos zeigen immer das Wasser. Das Logo darf nicht gedreht werden. Schatten sind nicht erlaubt.
+"""
+
 INN = Folder(
     "Fährhaus Rohrsand", "de",
-    {"alte-seite/index.html": _INN_PAGE.encode(), "Gestaltung.pdf": _INN_GUIDE, "Preise 2027.odt": _INN_PRICES},
+    {"alte-seite/index.html": _INN_PAGE.encode(), "Gestaltung.pdf": _INN_GUIDE, "Preise 2027.odt": _INN_PRICES, "Brief.md": _INN_LETTER.encode()},
     [
         ("color", ("Reet", "#8a6f3c")), ("color", ("Tiefes Watt", "#24343b")), ("color", ("Segeltuch", "#f3ecdd")), ("color", ("Boje", "#d9482b")),
         ("proportions", {"Segeltuch": 60, "Tiefes Watt": 30, "Boje": 10}),
@@ -68,6 +87,11 @@ INN = Folder(
         ("price", ("Ruderboot", "9 €")), ("price", ("Jolle", "38 €")),
         ("date", ("14. Juni 2027", "Bootstag")), ("date", ("20. September 2027", "Erntefest")),
         ("offer", "Räucherkurs"),
+        ("price", ("Frühstück", "11 €")), ("price", ("Kinder", "5 €")), ("price", ("Kutterfahrt", "24 €")),
+        ("quote", ("Wer hier sitzt", "Tjark Ohm", "Fährmann")), ("quote", ("Wir kommen seit zwanzig", "Insa Kolk")),
+        ("date", ("2. Mai 2027", "Terrasse")), ("date", ("5. Dezember 2027", "Lichterabend")),
+        ("person", ("Aleke Priel", "Garten")), ("person", ("Harm Deich", "Bootsverleih")),
+        ("as said", "Fotos zeigen immer das Wasser."), ("as said", "Das Logo darf nicht gedreht werden."), ("as said", "Schatten sind nicht erlaubt."),
     ],
 )  # fmt: skip
 
@@ -139,9 +163,18 @@ Commissions
 We print broadsides, cards and small books.
 """
 
+_PRESS_STORY = odt([
+    "# About the press", "Tom Ashlock founded the press in 1979 in a stable. Today Ines Carver is our printer, and Rhona Bell looks after the bindery.",
+    "A visit is free, but a private tour costs £12 and school groups pay £3 each. Business cards start at £90.",
+    "Visit us Monday to Friday, 9.30–12.00.",
+    "As Wilma Thorn puts it: “You can feel every letter with your thumb.” Peter Lowden, innkeeper, says: “They sent the first proof back themselves.”",
+    "The autumn fair takes place on 9 October 2027. Join us for the open press night on 3 December 2027.",
+    "# Pictures", "Never crop hands in photographs. Gradients are forbidden. The device is drawn in one colour.",
+])  # fmt: skip
+
 PRESS = Folder(
     "Ashlock Letterpress", "en",
-    {"house-style.md": _PRESS_GUIDE.encode(), "Website texts.docx": _PRESS_TEXTS, "site/index.html": _PRESS_SITE.encode(), "letter.txt": _PRESS_NOTE.encode()},
+    {"house-style.md": _PRESS_GUIDE.encode(), "Website texts.docx": _PRESS_TEXTS, "site/index.html": _PRESS_SITE.encode(), "letter.txt": _PRESS_NOTE.encode(), "Story.odt": _PRESS_STORY},
     [
         ("color", ("Soot", "#1f1b1a")), ("color", ("Laid Paper", "#f6f0e4")), ("color", ("Madder", "#a8322d")),
         ("proportions", {"Soot": 25, "Laid Paper": 65, "Madder": 10}),
@@ -161,6 +194,12 @@ PRESS = Folder(
         ("date", ("5 June 2027", "Wayzgoose")), ("date", ("18 September 2027", "Type sale")),
         ("network", "https://prints.example/@ashlock"), ("word", ("phone", "015396 555 018")), ("word", ("email", "press@ashlock.example")),
         ("word", ("strapline", "Set by hand")), ("offer", "Commissions"), ("offer", "Workshops"),
+        ("person", ("Tom Ashlock", "founder")), ("person", ("Ines Carver", "printer")), ("person", ("Rhona Bell", "bindery")),
+        ("price", ("Private tour", "£12")), ("price", ("School groups", "£3")), ("price", ("Business cards", "£90")),
+        ("hours", ("Monday to Friday", "9.30–12.00")),
+        ("quote", ("You can feel", "Wilma Thorn")), ("quote", ("They sent the first proof", "Peter Lowden", "innkeeper")),
+        ("date", ("9 October 2027", "Autumn fair")), ("date", ("3 December 2027", "Open press night")),
+        ("as said", "Never crop hands in photographs."), ("as said", "Gradients are forbidden."),
     ],
 )  # fmt: skip
 
@@ -217,9 +256,19 @@ Address: Dünenweg 8, 17419 Ahlbeck
 Mastodon: @stimmraum@toene.example
 """
 
+_VOICE_SITE = """<!doctype html><html lang="de"><head><title>Stimmraum Ahlbeck</title></head><body>
+<div id="cookie-consent"><p>Diese Seite verwendet Cookies. Unser Ton ist laut.</p></div>
+<main><section><h1>Stimmen brauchen Raum</h1><p>Wir arbeiten mit Menschen, die sprechen und singen.</p></section>
+<section><h2>Für wen</h2><p>Unsere Logopädin ist Merle Haff. Carla Usedom leitet die Praxis seit 2011.</p>
+<p>Ein Probetermin kostet 20 €, ein Kurs mit acht Abenden kostet 160 €.</p>
+<p>„Nach drei Stunden war die Heiserkeit weg“, erzählt Silke Boden, Erzieherin.</p>
+<p>Der Tag der Stimme findet am 16. April 2027 statt. Am 3. Oktober 2027 singen wir am Strand.</p>
+<p>Sie erreichen uns werktags zwischen 8 und 12 Uhr.</p></section></main>
+<footer><p>Folgen Sie uns auch anderswo</p><a href="https://bilder.example/stimmraum">Bilder</a></footer></body></html>"""
+
 VOICE = Folder(
     "Stimmraum Ahlbeck", "de",
-    {"Handbuch.docx": _VOICE_GUIDE, "Faltblatt.pdf": _VOICE_LEAFLET, "texts-en.md": _VOICE_EN.encode()},
+    {"Handbuch.docx": _VOICE_GUIDE, "Faltblatt.pdf": _VOICE_LEAFLET, "texts-en.md": _VOICE_EN.encode(), "webseite/index.html": _VOICE_SITE.encode()},
     [
         ("color", ("Atem", "#dce8e4")), ("color", ("Kehle", "#7a2e3a")), ("color", ("Nachtblau", "#1c2440")),
         ("proportions", {"Atem": 70, "Kehle": 20, "Nachtblau": 10}), ("forbidden pair", {"ink": "Kehle", "ground": "Nachtblau"}),
@@ -236,6 +285,11 @@ VOICE = Folder(
         ("date", ("12 May 2027", "Open singing")), ("date", ("9 June 2027", "Reading aloud")),
         ("word", ("phone", "+49 38378 555 019")), ("word", ("email", "hallo@stimmraum.example")), ("word", ("address", "Dünenweg 8, 17419 Ahlbeck")),
         ("network", "https://toene.example/@stimmraum"), ("offer", "Who we are"),
+        ("person", ("Merle Haff", "Logopädin")), ("person", ("Carla Usedom", "leitet die Praxis")),
+        ("price", ("Probetermin", "20 €")), ("price", ("Kurs mit acht Abenden", "160 €")),
+        ("quote", ("Nach drei Stunden", "Silke Boden", "Erzieherin")),
+        ("date", ("16. April 2027", "Tag der Stimme")), ("date", ("3. Oktober 2027", "singen")),
+        ("hours", ("werktags", "8 und 12 Uhr")), ("network", "https://bilder.example/stimmraum"),
     ],
 )  # fmt: skip
 

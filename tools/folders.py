@@ -156,7 +156,7 @@ def _same(kind: str, made: Any, value: Any) -> bool:
         return _fold(value) in [_fold(one) for one in made["words"]]
     if kind == "tone":
         return _fold(value) in [_fold(one) for one in made["wanted"]]
-    if kind in ("color", "typeface", "network", "radius", "word"):
+    if kind in ("color", "typeface", "network", "radius", "word", "as said"):
         return bool(_fold(made) == _fold(value))
     if isinstance(value, dict):
         return all(
@@ -200,6 +200,7 @@ _PLACES: dict[str, Callable[[Identity, Any, Any], bool]] = {
     "person": _passage("people", "name", "role"),
     "year": _passage("moments", "when", "title"),
     "step": _passage("steps", "title"),
+    "as said": lambda identity, held, value: any((one.rule, one.text) == ("as said", value) for one in identity.rules),
     "offer": lambda identity, held, value: any(_fold(value) == _fold(one.name) for one in identity.offers) or any(_fold(value) == _fold(text.heading) for text in identity.texts),
 }  # fmt: skip
 _FOUND: dict[str, Callable[[Any, str, Any], bool]] = {
@@ -214,7 +215,9 @@ _FOUND: dict[str, Callable[[Any, str, Any], bool]] = {
 def _taken(identity: Identity) -> list[tuple[str, Any]]:
     """What was taken of the kinds of which every single one can be told right or wrong."""
     words = ("words to use", "words to avoid", "tone")
-    made: list[tuple[str, Any]] = [(one.rule, one.values) for one in identity.rules if one.rule not in words]
+    made: list[tuple[str, Any]] = [
+        (one.rule, one.text if one.rule == "as said" else one.values) for one in identity.rules if one.rule not in words
+    ]
     made += [
         (one.rule, {"words": [word], "wanted": [word]})
         for one in identity.rules

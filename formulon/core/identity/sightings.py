@@ -12,7 +12,7 @@ WordField = Literal[
 MeasureKind = Literal["radius", "spacing", "text size", "line height", "other"]
 RuleKind = Literal[
     "least size", "clear space", "proportions", "forbidden pair", "wanted pair", "words to use", "words to avoid", "buttons and links",
-    "tone",
+    "tone", "as said",
 ]  # fmt: skip
 
 

@@ -3,6 +3,7 @@
 import re
 
 from formulon.core.identity.sightings import MeasureSeen, RuleKind, RuleSeen, Sighting, TypefaceSeen, WordField, WordSeen
+from formulon.core.identity.statements.kept import rules_kept
 from formulon.core.identity.statements.marks import sizes_stated, spaces_stated
 from formulon.core.identity.statements.networks import handles
 from formulon.core.identity.statements.pairs import pairs_stated
@@ -94,6 +95,9 @@ def rules(text: str, place: str) -> list[Sighting]:
             rule("buttons and links", shape.text, others, 0.85)
     for tone in tones_stated(text):
         rule("tone", tone.text, {"wanted": list(tone.wanted), "unwanted": list(tone.unwanted)}, 0.75)
+    understood = [one.text for one in made if isinstance(one, RuleSeen)] + [shape.text for shape in shapes_stated(text)]
+    for kept in rules_kept(text, understood):
+        rule("as said", kept.text, {"about": kept.about}, 0.6)
     for face in typefaces_stated(text):
         made.append(TypefaceSeen(family=face.family, use=face.use, source="document", place=place, sure=0.8))
     return made

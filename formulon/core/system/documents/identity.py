@@ -164,11 +164,12 @@ class BrandMeasure(Model):
 class BrandRule(Model):
     """A rule of the guideline. `values` by rule: least size {px, side, mark}; clear space {px} or {share, of}; proportions
     {name of colour: percent}; forbidden and wanted pair {ink, ground}; words to use and to avoid {words}; buttons and links
-    {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character."""
+    {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character; as said {about}, a sentence that no
+    grammar understands."""
 
     rule: Literal[
         "least size", "clear space", "proportions", "forbidden pair", "wanted pair", "words to use", "words to avoid",
-        "buttons and links", "tone",
+        "buttons and links", "tone", "as said",
     ]  # fmt: skip
     text: str = Field(max_length=300)
     values: dict[str, str | float | list[str]] = Field(default_factory=dict)

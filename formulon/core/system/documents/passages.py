@@ -244,7 +244,7 @@ def _quotes(lines: list[str]) -> Iterator[tuple[Item, int]]:
         if not by and at + 1 < len(lines) and re.match(r"^[—–-]\s*\S", lines[at + 1]):
             taken, by = 2, lines[at + 1]
         told = _BY.match(by) if by else None
-        if by and not told:
+        if by and (not told or re.match(r"[a-zß-öø-ÿ]+\s", told["name"])):  # “…”, says Ada Fenn
             return  # a sentence that goes on after words in quotation marks
         item = {"text": found["text"].strip()} | stars
         if told:
