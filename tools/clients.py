@@ -1,4 +1,7 @@
-"""The contents of the three folders of `folders.py`: an inn at a ferry, a letterpress workshop, a practice for voices. All made up."""
+"""The contents of the three folders of `folders.py`: an inn at a ferry, a letterpress workshop, a practice for voices; and what the
+demo's folder holds. All made up."""
+
+from pathlib import Path
 
 from folders import Folder, odt, pdf, word
 
@@ -290,6 +293,32 @@ VOICE = Folder(
         ("quote", ("Nach drei Stunden", "Silke Boden", "Erzieherin")),
         ("date", ("16. April 2027", "Tag der Stimme")), ("date", ("3. Oktober 2027", "singen")),
         ("hours", ("werktags", "8 und 12 Uhr")), ("network", "https://bilder.example/stimmraum"),
+    ],
+)  # fmt: skip
+
+_QUILLMOOR = Path(__file__).parent.parent / "demo" / "quillmoor"
+
+DEMO = Folder(
+    "Quillmoor Observatory", "en",
+    {str(one.relative_to(_QUILLMOOR)): one.read_bytes() for one in sorted(_QUILLMOOR.rglob("*")) if one.is_file()},
+    [
+        ("color", ("Night", "#1b2147")), ("color", ("Lamp", "#f2a93b")), ("color", ("Heather", "#8e5a9b")), ("color", ("Chalk", "#f6f1e7")),
+        ("proportions", {"Chalk": 60, "Night": 25, "Heather": 10, "Lamp": 5}),
+        ("forbidden pair", {"ink": "Lamp", "ground": "Chalk"}), ("forbidden pair", {"ink": "Heather", "ground": "Night"}),
+        ("least size", {"px": 90.71, "mark": "full"}), ("least size", {"px": 22.68, "mark": "symbol"}), ("clear space", {"share": 0.5}),
+        ("typeface", ("Young Serif", "headings")), ("typeface", ("Figtree", "running text")), ("radius", 6.0),
+        *[("words to use", one) for one in ("sky", "dark", "evening", "look", "together")],
+        *[("words to avoid", one) for one in ("experience", "unique", "stunning", "journey")],
+        ("word", ("strapline", "The dark is worth the drive.")), ("word", ("email", "hello@quillmoor.example")),
+        ("word", ("phone", "01632 960174")), ("word", ("address", "Upper Quill Lane, Quillmoor")), ("hours", ("Thursday to Sunday", "dusk to midnight")),
+        ("hours", ("Thursday to Saturday", "dusk")), ("hours", ("Sunday", "22:00")),
+        ("year", ("1923", "The surveyor")), ("year", ("1931", "The dome")), ("year", ("1968", "The moor")), ("year", ("2009", "The planetarium")),
+        ("price", ("Single member", "£38")), ("price", ("Household", "£60")), ("price", ("Under eighteen", "£12")),
+        ("price", ("Evening at the telescope", "£9")), ("price", ("Planetarium show", "£6")), ("price", ("Children under twelve", "£4")),
+        ("quote", ("I had the dome", "Nell Ashdown", "member")), ("quote", ("My daughter", "Piet Marlow", "household")),
+        ("date", ("4 February", "The winter hexagon")), ("date", ("13 February", "Saturn")), ("date", ("5 March", "Orion")),
+        ("date", ("14 March", "patient")), ("date", ("3 April", "Galaxies")),
+        ("step", "Arriving"), ("step", "Measuring"), ("step", "Drawing"), ("step", "Comparing"),
     ],
 )  # fmt: skip
 

@@ -44,6 +44,7 @@ fresh_database()
 django.setup()
 
 import journey  # noqa: E402
+import reads  # noqa: E402
 import variety  # noqa: E402
 import writes  # noqa: E402
 from django.core.management import call_command  # noqa: E402
@@ -545,7 +546,8 @@ def main() -> None:
     call_command("migrate", verbosity=0)
     call_command("load_demo")
     parts: dict[str, Callable[[], Iterable[Row]]] = {
-        "reading": lambda: [reading()],
+        "reading": lambda: [reading(), *reads.many()],
+        "folders": reads.found,
         "type": lambda: [fitting_texts(large_site())],
         "color": lambda: [solver(), wiring(), kinds(), overlaying(), reaching(large_site())],
         "restyle": restyling,
@@ -661,6 +663,7 @@ def every_row() -> Iterator[Row]:
         browser.close()
     yield from writes.rows()
     yield from (preflight(site), publishing(site), reading())
+    yield from (*reads.many(), *reads.found())
     yield from proposing()
     yield from varying()
     yield from journeying()

@@ -3,6 +3,7 @@ the header of an article is its heading. (The elements' meanings are those of th
 """
 
 import re
+from collections.abc import Callable
 from typing import Any
 
 from formulon.core.identity.documents import MOST_BLOCKS, Block, Region
@@ -17,11 +18,13 @@ _ROOTS = {"article", "section", "main", "blockquote", "figure", "aside", "dialog
 _NOTICE = re.compile(r"(?i)cookie|consent|gdpr|privacy-banner")
 _SHORT = 90  # characters of a line that is broken off by hand
 _DEEP = 200
+_SOFT = "\v"
 
 
-def blocks_of(root: Any) -> list[Block]:
-    """The parts of a parsed page (lxml), at most as many as a document may have."""
-    made = _Walk()
+def blocks_of(root: Any, apart: Callable[[list[str]], bool] = lambda lines: False) -> list[Block]:
+    """The parts of a parsed page (lxml), at most as many as a document may have. Lines that an element `soft` parts, as Markdown's do,
+    run on unless `apart` says of them that each stands for itself."""
+    made = _Walk(apart)
     made.into(root, "content", 0)
     made.flush("content")
     return made.blocks[:MOST_BLOCKS]
@@ -44,13 +47,17 @@ def _flat(element: Any, depth: int = 0) -> str:
 class _Walk:
     """Goes through a page, and makes a part of what runs on until an element ends it."""
 
-    def __init__(self) -> None:
+    def __init__(self, apart: Callable[[list[str]], bool]) -> None:
+        self.apart = apart
         self.blocks: list[Block] = []
         self.running: list[str] = []
 
     def flush(self, region: Region) -> None:
         """Ends the paragraph that runs: lines that are broken off short are parts of their own."""
-        lines = [" ".join(line.split()) for line in "".join(self.running).split("\n")]
+        lines = []
+        for line in "".join(self.running).split("\n"):
+            soft = [" ".join(one.split()) for one in line.split(_SOFT)]
+            lines += soft if len(soft) > 1 and self.apart(soft) else [" ".join(soft)]
         self.running.clear()
         lines = [line for line in lines if line]
         if len(lines) > 1 and any(len(line) > _SHORT for line in lines):
@@ -61,8 +68,8 @@ class _Walk:
         tag = element.tag
         if not isinstance(tag, str) or tag in _UNSEEN or depth > _DEEP or element.get("hidden") is not None:
             return
-        if tag == "br":
-            self.running.append("\n")
+        if tag in ("br", "soft"):
+            self.running.append("\n" if tag == "br" else _SOFT)
             return
         if tag in _INLINE:
             self.running.append(_spaced(element.text))
@@ -100,6 +107,11 @@ class _Walk:
                 (element.text or "") + "".join((_flat(one) if one not in within else " ") + (one.tail or "") for one in element)
             ).split()
         )
+        parent = element.getparent()
+        if words and parent is not None and parent.tag == "ol":  # its number tells a step
+            first = parent.get("start") or "1"
+            number = int(first) if first.isdigit() else 1
+            words = f"{number + sum(one.tag == 'li' for one in element.itersiblings(preceding=True))}. {words}"
         if words:
             self.blocks.append(Block("item", words, region=region))
         for one in within:

@@ -12,6 +12,7 @@ from pdfminer.layout import LTChar, LTContainer, LTPage, LTTextBox, LTTextLine
 
 from formulon.core.identity.documents import Block
 
+_LABEL = re.compile(r"^[^\W\d][\w ’'-]{2,40}:\s")
 _BULLET = re.compile(r"^\s*[•·▪◦–*-]\s+")
 _LARGER = 1.18  # than most of the page, and a line is a heading
 _SAME_LINE, _SAME_EDGE, _GAP = 0.35, 8.0, 6.0  # share of a line's height; points
@@ -135,7 +136,13 @@ def _paragraphs(lines: list[Line], body: float) -> Iterator[Block]:
         marked = _BULLET.match(line.text)
         # The first word would have stood on the line before: its paragraph ended there.
         short = before is not None and before.right + _first_word(line) < widest
-        if marked or (short and (kind == "paragraph")) or (before is not None and before.bottom - line.top > 0.6 * line.size):
+        labelled = running and running[-1].endswith((".", "!", "?")) and _LABEL.match(line.text)
+        if (
+            labelled
+            or marked
+            or (short and (kind == "paragraph"))
+            or (before is not None and before.bottom - line.top > 0.6 * line.size)
+        ):
             yield from close()
             kind = "item" if marked else "paragraph"
         running.append(_BULLET.sub("", line.text) if marked else line.text)

@@ -21,10 +21,17 @@ _FRONT = re.compile(r"\A---\n.*?\n---\n", re.DOTALL)  # data about the file, abo
 
 def of_markdown(text: str) -> list[Block]:
     """The parts of a Markdown text."""
-    made = MarkdownIt("commonmark", {"breaks": True, "html": True}).enable("table").render(_FRONT.sub("", text))
+    reader = MarkdownIt("commonmark", {"html": True}).enable("table")
+    reader.add_render_rule("softbreak", lambda *_: "<soft></soft>")
+    made = reader.render(_FRONT.sub("", text))
     if not made.strip():
         return []
-    return markup.blocks_of(html.document_fromstring(f"<body>{made}</body>", parser=html.HTMLParser(no_network=True)))
+    return markup.blocks_of(html.document_fromstring(f"<body>{made}</body>", parser=html.HTMLParser(no_network=True)), _apart)
+
+
+def _apart(lines: list[str]) -> bool:
+    """Whether lines stand each for itself: those with a label, and those of a kind."""
+    return any(_LABELLED.match(line) for line in lines) or bool(typed(lines))
 
 
 def of_plain(text: str) -> list[Block]:
@@ -60,7 +67,7 @@ def _parts(lines: list[str]) -> list[Block]:
     rows = [tuple(cell.strip() for cell in _COLUMNS.split(line.strip().strip("|"))) for line in lines]
     if len(rows) > 1 and all(len(cells) == len(rows[0]) > 1 for cells in rows):
         return [Block("row", " ".join(cells), cells) for cells in rows if not all(set(one) <= set(":-= ") for one in cells)]
-    if any(_LABELLED.match(line) for line in lines) or typed(stripped):
+    if _apart(stripped):
         return [Block("paragraph", line) for line in stripped]
     return [Block("paragraph", " ".join(stripped))]
 
