@@ -5,6 +5,7 @@ from collections.abc import Callable, Iterable
 from formulon.core.identity.documents import Block, Section, sections
 from formulon.core.identity.documents.written import LANGUAGES, typed
 from formulon.core.identity.sightings import TextSeen, WordSeen
+from formulon.core.identity.statements import readable
 from formulon.core.identity.statements.told import Told, dates_told, people_told, prices_told, quotes_told
 from formulon.core.identity.words import is_labelled
 from formulon.core.system.documents.identity import CONTROLS, ClientText
@@ -37,9 +38,9 @@ def told(blocks: Iterable[Block]) -> list[TextSeen | WordSeen]:
     """Opening hours of tables and lists as a fact; and what sentences tell, one text a kind, under the heading of the first."""
     held = list(sections(blocks))
     made: list[TextSeen | WordSeen] = [*_hours(held)]
-    loose = [(section, [line for line in section.lines if line not in typed(section.lines)]) for section in held]
+    loose = [(section, _loose(section.lines)) for section in held]
     for kind, grammar, fewest, heading in _TOLD:
-        found = [(section, grammar("\n".join(lines))) for section, lines in loose]
+        found = [(section, grammar(readable("\n".join(lines)))) for section, lines in loose]
         lines = list(dict.fromkeys(one.value for _, several in found for one in several))
         if len(lines) >= fewest:
             above = next((section.heading for section, several in found if several), "")
@@ -47,6 +48,12 @@ def told(blocks: Iterable[Block]) -> list[TextSeen | WordSeen]:
                 TextSeen(heading=heading or above, text="\n".join(lines)[:4000], place=f"{kind} in sentences", sure=0.7)
             )
     return made
+
+
+def _loose(lines: list[str]) -> list[str]:
+    """The lines that are of no kind by themselves: sentences."""
+    kinds = typed(lines)
+    return [line for line in lines if line not in kinds]
 
 
 def _hours(held: Iterable[Section]) -> Iterable[WordSeen]:

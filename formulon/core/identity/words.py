@@ -3,6 +3,7 @@
 import re
 
 from formulon.core.identity.sightings import MeasureSeen, RuleKind, RuleSeen, Sighting, TypefaceSeen, WordField, WordSeen
+from formulon.core.identity.statements import readable
 from formulon.core.identity.statements.kept import rules_kept
 from formulon.core.identity.statements.marks import sizes_stated, spaces_stated
 from formulon.core.identity.statements.networks import handles
@@ -36,6 +37,7 @@ _LABELLED = {key: re.compile(rf"^\s*(?:{words})\s*[:–—]\s*(\S.{{1,298}})$", 
 
 def facts(text: str, place: str, sure: float = 0.8) -> list[WordSeen]:
     """What lines with a label say ("Opening hours: …"), and addresses and numbers wherever they stand."""
+    text = readable(text)
     made: dict[tuple[str, str], WordSeen] = {}
 
     def add(key: WordField, value: str, how: float) -> None:
@@ -69,6 +71,7 @@ def is_labelled(line: str) -> bool:
 def rules(text: str, place: str) -> list[Sighting]:
     """What a text states in words by the grammars of `statements`: rules that can be held, corners, typefaces with their use, tone."""
     made: list[Sighting] = []
+    text = readable(text)
 
     def rule(kind: RuleKind, said: str, values: dict[str, str | float | list[str]], sure: float) -> None:
         made.append(RuleSeen(rule=kind, text=said, values=values, place=place, sure=sure))

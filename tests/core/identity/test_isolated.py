@@ -4,6 +4,7 @@ import io
 import os
 import random
 import socket
+import sys
 import time
 import zipfile
 from collections.abc import Iterator
@@ -18,6 +19,10 @@ from PIL import Image
 from formulon.core.identity import read as reader
 from formulon.core.identity.isolated import Readers
 from formulon.core.type.library import SHIPPED
+
+sys.path.insert(0, str(Path(__file__).resolve().parents[3] / "tools"))
+
+from clients import FOLDERS
 
 DEMO = Path(__file__).resolve().parents[3] / "demo" / "quillmoor"
 MUTATIONS = 2_000
@@ -98,6 +103,7 @@ def samples() -> dict[str, bytes]:
         "a.csv": b"name;hex\nNight;#1B2147\nLamp;#F2A93B\n",
         "a.txt": b"Night #1B2147\nLamp cmyk 0 20 80 0\n",
     }
+    made |= {f"{folder.name} {name}": data for folder in FOLDERS for name, data in folder.files.items()}
     return made
 
 

@@ -1698,7 +1698,8 @@ export interface components {
          * BrandRule
          * @description A rule of the guideline. `values` by rule: least size {px, side, mark}; clear space {px} or {share, of}; proportions
          *     {name of colour: percent}; forbidden and wanted pair {ink, ground}; words to use and to avoid {words}; buttons and links
-         *     {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character.
+         *     {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character; as said {about}, a sentence that no
+         *     grammar understands.
          */
         BrandRule: {
             /** Rule */
@@ -4953,7 +4954,7 @@ export interface components {
             rationale: string;
         };
         /** @enum {string} */
-        RuleEnum: "least size" | "clear space" | "proportions" | "forbidden pair" | "wanted pair" | "words to use" | "words to avoid" | "buttons and links" | "tone";
+        RuleEnum: "least size" | "clear space" | "proportions" | "forbidden pair" | "wanted pair" | "words to use" | "words to avoid" | "buttons and links" | "tone" | "as said";
         /**
          * Scale
          * @description The type scale: size of running text in px and ratio of neighbouring steps, at 360 and at 1280 px; a factor on all

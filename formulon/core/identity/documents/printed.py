@@ -103,6 +103,9 @@ def _aligned(above: list[Line], row: list[Line]) -> bool:
 
 def _is_table(run: list[list[Line]]) -> bool:
     cells = [line.text for row in run for line in row]
+    # Text in columns runs on from line to line, cells do not.
+    if sum(line.text[:1].islower() for row in run[1:] for line in row) >= 0.3 * sum(map(len, run[1:])) and len(run) > 2:
+        return False
     numbers = sum(bool(re.search(r"\d", row[-1].text)) for row in run) >= 0.6 * len(run)
     return sum(map(len, cells)) / len(cells) <= (1.6 * _CELL if numbers else _CELL)
 

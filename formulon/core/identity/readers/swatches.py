@@ -132,8 +132,11 @@ def _row(cells: list[str], columns: list[int]) -> ColorSeen | None:
     return None
 
 
+_WORDS = 6  # of other lines for each colour, and a text is still a list
+
+
 def read_list(name: str, text: str) -> Reading | None:
-    """A plain list, a colour a line with its name; None where hardly a line holds one."""
+    """A plain list, a colour a line with its name; None where hardly a line holds one, or others tell more than a list does."""
     lines = [line.strip() for line in text.splitlines() if line.strip()]
     reading = Reading(file=name, format="colour list")
     for number, line in enumerate(lines[:MOST_COLORS], 1):
@@ -142,8 +145,10 @@ def read_list(name: str, text: str) -> Reading | None:
             label = re.sub(r"\s+", " ", outside).strip(" \t:=–—-,;|•*\"'()")
             place = f"line {number}"
             reading.sightings.append(_swatch(best.hex, best.value, label[:60], place, best.prints, indicative=not best.screen))
-    enough = lines and len({one.place for one in reading.sightings}) >= 0.5 * len(lines)
-    return reading if enough else None
+    held = {one.place for one in reading.sightings}
+    others = [line for number, line in enumerate(lines, 1) if f"line {number}" not in held]
+    enough = len(held) >= 0.5 * len(lines) and sum(len(line.split()) for line in others) <= _WORDS * len(held)
+    return reading if held and enough else None
 
 
 def _swatch(

@@ -4,6 +4,7 @@ Every statement keeps its sentence as evidence.
 """
 
 import json
+import re
 from functools import cache
 from pathlib import Path
 from typing import Any
@@ -20,6 +21,16 @@ def _tables() -> tuple[dict[str, Any], ...]:
 def phrases(kind: str) -> tuple[dict[str, Any], ...]:
     """What each language says for a kind of statement, by the names of the languages; those that say nothing are left out."""
     return tuple(table[kind] for table in _tables() if kind in table)
+
+
+_RUNS = re.compile(r"[^\S\n]{2,}")
+_LONG = re.compile(r"[^\n]{1500,3000}?[.!?](?=\s)|[^\n]{3000}")
+
+
+def readable(text: str) -> str:
+    """A text that expressions can go over: no runs of spaces, and no line of more than some thousand characters; those are parted after a
+    sentence, or where they must."""
+    return _LONG.sub(lambda part: part[0] + "\n", _RUNS.sub(lambda run: run[0][0], text))
 
 
 def sentence(text: str, start: int, end: int) -> str:

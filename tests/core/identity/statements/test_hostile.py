@@ -1,0 +1,25 @@
+"""Texts on which grammars that give back, or look at everything again for each line, would not end. A reader's process ends after 20 s of
+its own; here each text is read whole by all grammars, and only that they come to an end is asked."""
+
+import pytest
+
+from formulon.core.identity.documents.written import of_markdown, of_plain
+from formulon.core.identity.material import material, told
+from formulon.core.identity.words import facts, rules
+
+TEXTS = {
+    "names": "Aaa Bbb Ccc " * 3000, "on": "Never set Lamp on " * 2000, "ratios": "60 : 30 : 10 Chalk, " * 2000, "shares": "60 % Chalk 30 " * 2000,
+    "open quotes": "“aaaaaaaaaaaaa " * 2000, "quotes": "“Aaaa bbbb cccc” " * 2000, "digits": "1 2 3 4 5 6 7 " * 2000, "money": "a costs £1 and " * 2000,
+    "hours": "open Monday to Friday 9 to 5 " * 1000, "one word": "a" * 40_000, "capitals": "A" * 40_000, "colons": "Aaa: " * 4000,
+    "people": "Aaa Bbb, printer\n" * 2000, "dates": "On 5 June 2027 " * 2000, "lengths": "at least 5 mm " * 2000, "handles": "@a@b.c" * 4000,
+    "commas": "a, " * 8000, "faces": "Text is in Aaa Bbb " * 2000, "halves": "half the page half a third " * 1000, "tabs": "a\tb\n" * 5000,
+    "spaces": "a" + " " * 40_000 + "b", "lines": "\n" * 40_000 + "x", "phones": "0 1 2 3 4 5 6 7 8 9 0 " * 2000,
+}  # fmt: skip
+
+
+@pytest.mark.parametrize("text", TEXTS.values(), ids=TEXTS)
+def test_every_grammar_comes_to_an_end(text: str) -> None:
+    assert isinstance(rules(text, ""), list) and isinstance(facts(text, ""), list)
+    for blocks in (of_plain(text), of_markdown(text)):
+        for one in (*material(blocks), *told(blocks)):
+            assert one.text
