@@ -115,6 +115,31 @@ def test_cancel_and_again(fresh: Brand, anna: Api) -> None:
     assert fresh.sources.count() == 0
 
 
+def test_what_earlier_readers_have_read_can_be_read_again_and_decisions_stay(fresh: Brand, anna: Api) -> None:
+    path = f"brands/{fresh.pk}/sources"
+    sources.read_intake(sources.add(fresh, None, [("a.gpl", GPL), ("b.md", b"# Words\n\nNever set Night on Lamp.\n")]).pk)
+    first = anna.get(path).json()
+    assert first["outdated"] == 0
+    fact = next(one for one in first["facts"] if one["group"] == "colors")
+    wanted = {"fact": fact["id"], "action": "accept", "values": [], "name": "Deepest", "role": ""}
+    anna.post(f"brands/{fresh.pk}/facts", {"identity": 1, "decisions": 1, "requests": [wanted]})
+    # As an earlier version kept it: without a number, and without the rule that it did not understand.
+    source = fresh.sources.get(name="b.md")
+    source.reading = {key: value for key, value in source.reading.items() if key != "readers"} | {"sightings": []}
+    source.save()
+    assert anna.get(path).json()["outdated"] == 1
+    state = anna.post(f"{path}/again").json()
+    assert state["progress"]["state"] == "waiting" and state["outdated"] == 0
+    assert {one["state"] for one in state["files"]} == {"read", "waiting"}
+    # Cancelled, it is as it was; read, it says what it did not say before.
+    assert anna.post(f"{path}/cancel").json()["outdated"] == 1
+    anna.post(f"{path}/again")
+    sources.read_intake(Intake.objects.latest("id").pk)
+    after = anna.get(path).json()
+    assert after["outdated"] == 0 and any(one["label"] == "Forbidden pair" for one in after["facts"])
+    assert next(one for one in after["facts"] if one["id"] == fact["id"])["state"] == "accepted"
+
+
 @pytest.mark.parametrize("files", [(), (("huge.png", b"x" * 60_000_001),), tuple((f"{n}.txt", b"x") for n in range(301))])
 def test_too_much_is_refused_whole(files: tuple[tuple[str, bytes], ...], fresh: Brand) -> None:
     with pytest.raises(UploadRefused):

@@ -114,11 +114,15 @@ def beside(name: str, data: Mapping[str, bytes]) -> dict[str, str]:
     return made
 
 
+# Raised whenever readers find more in a file that they could read before: what was read by earlier ones can be read again.
+READERS = 2
+
+
 def read_file(name: str, data: bytes, others: dict[str, str] | None = None) -> Reading:
     """Everything seen in a file. `others` are the texts that it is read together with (see `beside`). Never raises for a bad file:
     its reading says what is wrong, in one sentence that names file, cause and remedy."""
     try:
-        return _read(name, data, others)
+        return _read(name, data, others).model_copy(update={"readers": READERS})
     except FormulonError as error:
         return Reading(file=name, problem=str(error))
     except MemoryError:

@@ -158,9 +158,10 @@ class Part(_Data):
 
 
 class Reading(_Data):
-    """All that was seen in one file. `problem` says why nothing could be, with the remedy."""
+    """All that was seen in one file. `problem` says why nothing could be, with the remedy; `readers` which readers have read it."""
 
     file: str
+    readers: int = 1
     format: str = ""
     sightings: list[Sighting] = Field(default_factory=list)
     notes: list[str] = Field(default_factory=list)

@@ -322,6 +322,7 @@ def sources_of(brand: Brand) -> source_shapes.Sources:
     return source_shapes.Sources(
         revision=revisions[DECISIONS],
         files=[_source_card(file) for file in files],
+        outdated=sources.outdated(brand).count(),
         progress=_progress(brand, files),
         groups=[source_shapes.FactGroup(id=key, label=label) for key, label in GROUPS],
         facts=sources.facts(brand, decisions),

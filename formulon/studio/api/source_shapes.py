@@ -40,6 +40,7 @@ class Sources(Shape):
 
     revision: int
     files: list[SourceCard]
+    outdated: int = Field(description="Files that earlier readers have read, in which those of today may find more.")
     progress: Progress
     groups: list[FactGroup]
     facts: list[Fact]

@@ -11,14 +11,14 @@ from typing import Any
 
 from django.contrib.auth.models import User
 from django.db import transaction
-from django.db.models import Q
+from django.db.models import Q, QuerySet
 from django.utils import timezone
 from procrastinate.contrib.django import app
 
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.facts import facts_of
 from formulon.core.identity.isolated import AT_ONCE, readers
-from formulon.core.identity.reading import MOST_BESIDE, MOST_BYTES, MOST_BYTES_BESIDE, beside, read_with
+from formulon.core.identity.reading import MOST_BESIDE, MOST_BYTES, MOST_BYTES_BESIDE, READERS, beside, read_with
 from formulon.core.identity.sightings import Reading
 from formulon.core.system.documents.decisions import Decisions
 from formulon.studio.errors import UploadRefused
@@ -91,20 +91,31 @@ def _keep(brand: Brand, intake: Intake, name: str, data: bytes) -> SourceFile:
 def cancel(brand: Brand) -> None:
     """Stops reading. What has been read stays; the rest is marked and can be read later."""
     going = brand.intakes.filter(state__in=(Intake.State.WAITING, Intake.State.READING))
-    brand.sources.filter(intake__in=going, state=SourceFile.State.WAITING).update(state=SourceFile.State.CANCELLED)
+    waiting = brand.sources.filter(intake__in=going, state=SourceFile.State.WAITING)
+    waiting.filter(reading__isnull=False).update(state=SourceFile.State.READ)  # what was seen before holds on
+    waiting.update(state=SourceFile.State.CANCELLED)
     going.update(state=Intake.State.CANCELLED)
 
 
 def again(brand: Brand, author: User | None) -> Intake | None:
-    """Reads what was cancelled, and once more what failed."""
+    """Reads what was cancelled, once more what failed, and what earlier readers have read. What those saw is shown until then, and
+    what was decided stays."""
     with transaction.atomic():
         left = brand.sources.filter(state__in=(SourceFile.State.CANCELLED, SourceFile.State.FAILED))
-        if not left.exists():
+        earlier = outdated(brand)
+        if not left.exists() and not earlier.exists():
             return None
         intake = Intake.objects.create(brand=brand, author=author)
         left.update(intake=intake, state=SourceFile.State.WAITING, reading=None)
+        earlier.update(intake=intake, state=SourceFile.State.WAITING)
         app.configure_task("read_intake", queue="reading").defer(intake_id=intake.pk)
     return intake
+
+
+def outdated(brand: Brand) -> QuerySet[SourceFile]:
+    """The files that earlier readers have read, in which those of today may find more."""
+    earlier = Q(reading__readers__lt=READERS) | Q(reading__readers__isnull=True)
+    return brand.sources.filter(earlier, state=SourceFile.State.READ)
 
 
 def remove(brand: Brand, file_id: int) -> None:
@@ -201,8 +212,9 @@ def _storable(value: object) -> object:
 
 def readings_of(brand: Brand) -> list[Reading]:
     """What was read so far, by file name."""
-    rows = brand.sources.filter(state=SourceFile.State.READ).order_by("name").values_list("pk", "stored_id", "reading")
-    return [_reading(pk, stored, _Held(body)) for pk, stored, body in rows]
+    seen = Q(state=SourceFile.State.READ) | Q(state=SourceFile.State.WAITING, reading__isnull=False)
+    rows = brand.sources.filter(seen).order_by("name").values_list("pk", "stored_id", "reading")
+    return [_reading(pk, stored, int((body or {}).get("readers", 1)), _Held(body)) for pk, stored, body in rows]
 
 
 class _Held:
@@ -219,7 +231,7 @@ class _Held:
 
 
 @lru_cache(maxsize=600)
-def _reading(pk: int, stored: int, held: _Held) -> Reading:
+def _reading(pk: int, stored: int, readers: int, held: _Held) -> Reading:
     return Reading.model_validate(held.body)
 
 

@@ -5225,6 +5225,11 @@ export interface components {
             revision: number;
             /** Files */
             files: components["schemas"]["SourceCard"][];
+            /**
+             * Outdated
+             * @description Files that earlier readers have read, in which those of today may find more.
+             */
+            outdated: number;
             progress: components["schemas"]["Progress"];
             /** Groups */
             groups: components["schemas"]["FactGroup"][];

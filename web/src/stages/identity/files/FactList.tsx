@@ -8,11 +8,23 @@ type Action = 'accept' | 'lock' | 'reject' | 'reopen';
 
 const KEYS: Record<string, Action> = { a: 'accept', l: 'lock', r: 'reject', o: 'reopen' };
 
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** Whether a fact holds all words that are looked for: in its name, its values, its notes or the files that it was found in. */
+function holds(fact: Fact, sought: string): boolean {
+  const words = plain(sought).split(/\s+/).filter(Boolean);
+  if (!words.length) return true;
+  const found = fact.variants.flatMap((one) => [one.value, ...one.evidence.map((seen) => seen.file)]);
+  const all = plain([fact.label, fact.note, fact.role, ...found].join(' '));
+  return words.every((word) => all.includes(word));
+}
+
 /** All facts by group. Arrows move, Space marks several, A, L, R and O decide. */
 export function FactList({ sources, intake, disabled }: FactListProps) {
   const [marked, setMarked] = useState<string[]>([]);
   const [onlyOpen, setOnlyOpen] = useState(false);
-  const shown = sources.facts.filter((fact) => !onlyOpen || fact.state === 'open');
+  const [sought, setSought] = useState('');
+  const shown = sources.facts.filter((fact) => (!onlyOpen || fact.state === 'open') && holds(fact, sought));
   const usable = (fact: Fact) => fact.usable || fact.state !== 'open';
   const act = (action: Action, facts: string[]) => {
     const wanted = facts.filter((id) => sources.facts.some((fact) => fact.id === id && usable(fact)));
@@ -63,6 +75,14 @@ export function FactList({ sources, intake, disabled }: FactListProps) {
             >
               Mark the {best.length} surest
             </button>
+            <input
+              type="search"
+              className="facts-search"
+              aria-label="Look for facts"
+              placeholder="a word, a value, a file"
+              value={sought}
+              onChange={(event) => setSought(event.target.value)}
+            />
             <label className="facts-filter">
               <input type="checkbox" checked={onlyOpen} onChange={(event) => setOnlyOpen(event.target.checked)} /> only
               undecided
@@ -71,6 +91,11 @@ export function FactList({ sources, intake, disabled }: FactListProps) {
           </>
         )}
       </div>
+      {shown.length === 0 && (
+        <p className="soft facts-none" role="status">
+          {sought ? `No fact holds “${sought}”.` : 'Everything is decided.'}
+        </p>
+      )}
       {sources.groups.map((group) => {
         const facts = shown.filter((fact) => fact.group === group.id);
         if (!facts.length) return null;
@@ -78,6 +103,7 @@ export function FactList({ sources, intake, disabled }: FactListProps) {
           <section key={group.id} aria-labelledby={`group-${group.id}`}>
             <h2 id={`group-${group.id}`} className="facts-head">
               {group.label}
+              <span className="soft facts-count">{facts.length}</span>
               <button
                 type="button"
                 className="link soft"

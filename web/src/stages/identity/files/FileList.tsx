@@ -65,6 +65,18 @@ export function FileList({ sources, intake, disabled }: FileListProps) {
           Read the {left} left
         </button>
       )}
+      {!busy && sources.outdated > 0 && (
+        <div className="read-again">
+          <p>
+            More is understood by now than when{' '}
+            {sources.outdated === 1 ? 'one file was' : `${sources.outdated} files were`} read.
+          </p>
+          <button type="button" className="quiet-action" disabled={disabled} onClick={() => void intake.again()}>
+            Read {counted(sources.outdated, 'file')} again
+          </button>
+          <p className="soft">What you decided stays.</p>
+        </div>
+      )}
       <ul className="files">
         {files.map((file) => (
           <li key={file.id} className={`file is-${file.state}`}>

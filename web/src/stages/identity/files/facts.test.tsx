@@ -26,6 +26,7 @@ const fact = (id: string, label: string, values: string[], more: Partial<Fact> =
 const sources = (facts: Fact[], more: Partial<Sources> = {}): Sources => ({
   revision: 1,
   files: [],
+  outdated: 0,
   progress: { state: 'idle', done: 0, total: 0 },
   groups: [{ id: 'colors', label: 'Colours' }],
   facts,
@@ -47,6 +48,29 @@ const night = fact('color-1', 'Night', ['#1B2147', '#1C2248']);
 const lamp = fact('color-2', 'Lamp', ['#F2A93B'], { sure: 0.4 });
 
 describe('facts', () => {
+  it('are looked for by what they say and by their files; marks and counts are those of what is shown', () => {
+    render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} />);
+    const search = screen.getByRole('searchbox', { name: 'Look for facts' });
+    const seen = () => screen.queryAllByRole('checkbox', { name: /,/ }).map((one) => one.getAttribute('aria-label'));
+    expect(seen()).toHaveLength(2);
+    fireEvent.change(search, { target: { value: 'LÀMP #f2' } });
+    expect(seen()).toEqual(['Lamp, #F2A93B, undecided']);
+    expect(screen.getByRole('heading', { name: /Colours/ })).toHaveTextContent('Colours1');
+    fireEvent.change(search, { target: { value: 'file-1' } });
+    expect(seen()).toEqual(['Night, #1B2147 or #1C2248, undecided']);
+    fireEvent.change(search, { target: { value: 'willow' } });
+    expect(screen.getByRole('status')).toHaveTextContent('No fact holds “willow”.');
+  });
+
+  it('of files that earlier readers have read can be had again', () => {
+    const tool = intake();
+    const { rerender } = render(<FileList sources={sources([night])} intake={tool} disabled={false} />);
+    expect(screen.queryByText(/More is understood/)).toBeNull();
+    rerender(<FileList sources={sources([night], { outdated: 3 })} intake={tool} disabled={false} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Read 3 files again' }));
+    expect(tool.again).toHaveBeenCalledTimes(1);
+  });
+
   it('moves by arrows and decides by letters', () => {
     const tool = intake();
     render(<FactList sources={sources([night, lamp])} intake={tool} disabled={false} />);
