@@ -140,6 +140,24 @@ def test_what_earlier_readers_have_read_can_be_read_again_and_decisions_stay(fre
     assert next(one for one in after["facts"] if one["id"] == fact["id"])["state"] == "accepted"
 
 
+def test_whoever_holds_facts_is_told_of_those_that_changed(fresh: Brand, anna: Api) -> None:
+    def asked(held: str) -> dict[str, Any]:
+        answer = anna.client.get(f"/api/brands/{fresh.pk}/sources", headers={"Formulon-State": held})
+        return dict(answer.json())
+
+    sources.read_intake(sources.add(fresh, None, [("a.gpl", GPL)]).pk)
+    first = asked("")
+    assert first["base"] == "" and [one["id"] for one in first["facts"]] == first["order"] != []
+    same = asked(first["state"])
+    assert (same["state"], same["base"], same["facts"], same["order"]) == (first["state"], first["state"], [], first["order"])
+    sources.read_intake(sources.add(fresh, None, [("b.md", b"# Words\n\nNever set Night on Lamp.\n")]).pk)
+    more = asked(first["state"])
+    assert more["base"] == first["state"] and 0 < len(more["facts"]) < len(more["order"])
+    assert {one["id"] for one in more["facts"]} >= set(more["order"]) - set(first["order"])
+    unknown = asked("what nobody knows")
+    assert unknown["base"] == "" and len(unknown["facts"]) == len(unknown["order"])
+
+
 @pytest.mark.parametrize("files", [(), (("huge.png", b"x" * 60_000_001),), tuple((f"{n}.txt", b"x") for n in range(301))])
 def test_too_much_is_refused_whole(files: tuple[tuple[str, bytes], ...], fresh: Brand) -> None:
     with pytest.raises(UploadRefused):

@@ -16,7 +16,7 @@ from formulon.core.identity.statements.typefaces import typefaces_stated
 from formulon.core.identity.statements.words import words_stated
 
 _MOST_RADIUS = 80.0  # px; what is rounder is no rule for corners
-_EMAIL = re.compile(r"(?<![\w.])[\w.+-]{1,64}@[\w-]+(?:\.[\w-]+)+")
+_EMAIL = re.compile(r"(?<![\w.])[\w.+-]{1,64}@[\w-]+(?:\.[\w-]+)*\.[^\W\d_]{2,}")
 _PHONE = re.compile(
     r"(?<![\w#.,/-])(?:\+\d{1,3}[ ./-]{0,2}(?:\(0\) ?)?\(?\d{1,5}|\(?0\d{1,5})\)?[ ./-]?\d[\d ./-]{3,12}\d(?![\w.,]*\d)"
 )

@@ -50,7 +50,7 @@ from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
 from formulon.core.system.solving.logo import choose
 from formulon.core.type.library import SHIPPED
-from formulon.studio.api import library_shapes, shapes, source_shapes
+from formulon.studio.api import library_shapes, shapes, source_shapes, source_states
 from formulon.studio.api.problems import problem
 from formulon.studio.models import Brand, Entry, Intake, Release, SourceFile
 from formulon.studio.services import entries, sources
@@ -313,19 +313,24 @@ def drawing_cards() -> list[library_shapes.DrawingCard]:
     return abstract + subjects
 
 
-def sources_of(brand: Brand) -> source_shapes.Sources:
-    """The brand's files and what they say."""
+def sources_of(brand: Brand, held: str = "") -> source_shapes.Sources:
+    """The brand's files and what they say; of the facts, those that are otherwise than in a state that is held."""
     bodies, revisions = bodies_of(brand)
     identity = identity_in(bodies)
     decisions = decisions_in(bodies)
     files = list(brand.sources.order_by("name"))
+    facts = sources.facts(brand, decisions)
+    state, base, changed = source_states.told(str(brand.pk), facts, held)
     return source_shapes.Sources(
+        state=state,
+        base=base,
+        order=[fact.id for fact in facts],
         revision=revisions[DECISIONS],
         files=[_source_card(file) for file in files],
         outdated=sources.outdated(brand).count(),
         progress=_progress(brand, files),
         groups=[source_shapes.FactGroup(id=key, label=label) for key, label in GROUPS],
-        facts=sources.facts(brand, decisions),
+        facts=changed,
         missing=missing(identity),
         questions=open_questions(identity, decisions.left_open),
         character=described(identity.character),

@@ -36,8 +36,12 @@ class FactGroup(Shape):
 
 
 class Sources(Shape):
-    """The brand's files, what they say, what is missing and what is still open."""
+    """The brand's files, what they say, what is missing and what is still open. `state` names the facts as they are; an asker that says
+    which state it holds gets those that are otherwise than in that one, `base`, and `order` has the ids of all in their order."""
 
+    state: str
+    base: str
+    order: list[str]
     revision: int
     files: list[SourceCard]
     outdated: int = Field(description="Files that earlier readers have read, in which those of today may find more.")

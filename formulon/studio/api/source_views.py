@@ -13,7 +13,7 @@ from formulon.core.formats.identity_files import FORMS
 from formulon.core.site.documents import DECISIONS, IDENTITY
 from formulon.studio.api import answers, shapes, source_shapes
 from formulon.studio.api.access import brand_of, user_of
-from formulon.studio.api.base import FILE, View, answer, multipart
+from formulon.studio.api.base import FILE, STATE, View, answer, multipart
 from formulon.studio.services import deciding, sites, sources
 
 
@@ -24,7 +24,8 @@ class SourcesView(View):
 
     @extend_schema(responses=source_shapes.Sources)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
-        return answer(answers.sources_of(brand_of(request, brand_id)))
+        """The files and their facts; only what changed for whoever names the state that they hold."""
+        return answer(answers.sources_of(brand_of(request, brand_id), request.headers.get(STATE, "")))
 
     @extend_schema(
         request=multipart(

@@ -9,6 +9,7 @@ import {
   type Overlay,
   type PageManner,
   type PaletteCard,
+  type Sources,
 } from './client';
 
 // An answer that is put into the cache is drawn before anything that is set after it. With the library's own scheduler, a
@@ -145,12 +146,24 @@ export function useFixes(brandId: string, stamp: string, finding: { page: string
 export function useSources(brandId: string) {
   return useQuery({
     queryKey: ['sources', brandId],
-    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/sources', { params: { path: { brand_id: brandId } } })),
+    queryFn: async ({ client: queries, queryKey }) => {
+      const held = queries.getQueryData<Sources>(queryKey);
+      const headers = held ? { 'Formulon-State': held.state } : {};
+      const path = { brand_id: brandId };
+      return pieced(held, await unwrap(client.GET('/api/brands/{brand_id}/sources', { params: { path }, headers })));
+    },
     refetchInterval: (query) => {
       const state = query.state.data?.progress.state;
       return state === 'waiting' || state === 'reading' ? 400 : false;
     },
   });
+}
+
+/** The files and facts that an answer makes of those that were held: it has only the facts that are otherwise. */
+export function pieced(held: Sources | undefined, answer: Sources): Sources {
+  if (!answer.base || held?.state !== answer.base) return answer;
+  const known = new Map([...held.facts, ...answer.facts].map((fact) => [fact.id, fact]));
+  return { ...answer, facts: answer.order.flatMap((id) => known.get(id) ?? []) };
 }
 
 /** Where every token is used; `stamp` changes with every revision. */

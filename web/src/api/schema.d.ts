@@ -1024,7 +1024,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The brand's files: added, listed with what they say. */
+        /** @description The files and their facts; only what changed for whoever names the state that they hold. */
         get: operations["brands_sources_retrieve"];
         put?: never;
         /** @description The brand's files: added, listed with what they say. */
@@ -5218,9 +5218,16 @@ export interface components {
         SourceEnum: "trade" | "words" | "colors";
         /**
          * Sources
-         * @description The brand's files, what they say, what is missing and what is still open.
+         * @description The brand's files, what they say, what is missing and what is still open. `state` names the facts as they are; an asker that says
+         *     which state it holds gets those that are otherwise than in that one, `base`, and `order` has the ids of all in their order.
          */
         Sources: {
+            /** State */
+            state: string;
+            /** Base */
+            base: string;
+            /** Order */
+            order: string[];
             /** Revision */
             revision: number;
             /** Files */

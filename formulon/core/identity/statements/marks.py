@@ -79,4 +79,4 @@ def _space(said: str) -> dict[str, str | float | list[str]]:
     found = [word for word in shares if re.search(rf"\b{word}\b", said, re.IGNORECASE)]
     if found:
         return {"share": shares[max(found, key=len)], "of": of}
-    return {"share": 1.0, "of": of} if _has(said, "height") or _has(said, "width") else {}
+    return {"share": 1.0, "of": of} if _has(said, "full") else {}

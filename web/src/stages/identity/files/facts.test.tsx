@@ -1,6 +1,7 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Fact, Sources } from '../../../api/client';
+import { pieced } from '../../../api/queries';
 import { droppedFiles } from './dropped';
 import { FactList } from './FactList';
 import { FileList } from './FileList';
@@ -27,6 +28,9 @@ const sources = (facts: Fact[], more: Partial<Sources> = {}): Sources => ({
   revision: 1,
   files: [],
   outdated: 0,
+  state: 'now',
+  base: '',
+  order: [],
   progress: { state: 'idle', done: 0, total: 0 },
   groups: [{ id: 'colors', label: 'Colours' }],
   facts,
@@ -48,6 +52,17 @@ const night = fact('color-1', 'Night', ['#1B2147', '#1C2248']);
 const lamp = fact('color-2', 'Lamp', ['#F2A93B'], { sure: 0.4 });
 
 describe('facts', () => {
+  it('are pieced together of those that are held and those that an answer has', () => {
+    const held = sources([night, lamp], { state: 'one' });
+    const other = { ...lamp, state: 'accepted' } as Fact;
+    const answer = sources([other], { state: 'two', base: 'one', order: ['color-2', 'color-1'] });
+    expect(pieced(held, answer).facts).toEqual([other, night]);
+    expect(pieced(held, sources([other], { base: '' })).facts).toEqual([other]);
+    expect(pieced(undefined, sources([other])).facts).toEqual([other]);
+    const gone = sources([], { state: 'three', base: 'one', order: ['color-1'] });
+    expect(pieced(held, gone).facts).toEqual([night]);
+  });
+
   it('are looked for by what they say and by their files; marks and counts are those of what is shown', () => {
     render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} />);
     const search = screen.getByRole('searchbox', { name: 'Look for facts' });
