@@ -9,6 +9,7 @@ from formulon.core.identity.colors import color_facts
 from formulon.core.identity.evidence import Evidence, Fact, Variant, certainty, evidence_of
 from formulon.core.identity.marks import alike
 from formulon.core.identity.sightings import (
+    TRACED,
     ColorSeen,
     GradientSeen,
     MarkSeen,
@@ -168,7 +169,11 @@ def _marks(readings: list[Reading]) -> list[Fact]:
     for reading, seen in _all(readings, MarkSeen):
         groups.setdefault(_key(seen.svg or f"{reading.file} {seen.name}"), []).append((reading, seen))
     # A mark taken out of a document, or made of pixels, is evidence of the drawing that there is a file of.
-    drawn = {key for key, members in groups.items() if members[0][1].svg and "vector drawing" not in members[0][1].place}
+    taken_out = ("vector drawing", TRACED)
+    drawn = {
+        key for key, members in groups.items()
+        if members[0][1].svg and not any(one in members[0][1].place for one in taken_out)
+    }  # fmt: skip
     for key in [key for key in groups if key not in drawn]:
         twin = next((one for one in drawn if alike(groups[one][0][1].look, groups[key][0][1].look)), "")
         if twin:

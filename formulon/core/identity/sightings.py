@@ -70,6 +70,9 @@ class TypefaceSeen(Seen):
     files: list[str] = Field(default_factory=list, description="Files that a style sheet names for it.")
 
 
+TRACED = "traced"  # said of the place of a mark whose outlines were made of pixels
+
+
 class MarkSeen(Seen):
     """A logo. `svg` is rebuilt and may be drawn; empty where the file cannot be used as it is."""
 

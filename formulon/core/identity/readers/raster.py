@@ -12,7 +12,9 @@ from formulon.core.color.srgb import to_hex
 from formulon.core.errors import ReadError
 from formulon.core.identity.marks import judge, look, without_ground
 from formulon.core.identity.pixels import Pixels, Share, dominant_colors, flat_colors, thumb
-from formulon.core.identity.sightings import ColorSeen, ColorUse, MarkSeen, PictureSeen, Reading, css_hex, title_of
+from formulon.core.identity.sightings import TRACED, ColorSeen, ColorUse, MarkSeen, PictureSeen, Reading, css_hex, title_of
+from formulon.core.identity.svg import rebuild
+from formulon.core.identity.tracing import trace
 
 MOST_PIXELS = 40_000_000
 FORMATS = ("PNG", "JPEG", "WEBP", "AVIF")
@@ -20,6 +22,7 @@ _LOSSY = ("JPEG", "AVIF")
 # Photographs have hundreds of colours and no even areas; few clusters that cover nearly all speak for a mark.
 _FLAT_SHARE = 0.93
 _EXACT_SIDE = 1600
+_MOST_ERROR = 0.03  # of a mark's area by which its outlines may differ, and they are still offered
 _LOOK_SIDE = 800  # what colours and kind of a photograph are told from
 
 
@@ -44,7 +47,7 @@ def read(name: str, data: bytes) -> Reading:
         for share in shares:
             on_ground = ground is not None and max(abs(a - b) for a, b in zip(share.rgb, ground, strict=True)) <= 6
             reading.sightings.append(_color(share, "ground of the picture" if on_ground else kind, exact is None, on_ground))
-        reading.sightings.append(_mark(name, cut, size, transparent))
+        reading.sightings.append(_mark(name, pixels, cut, size, transparent, [share.rgb for share in shares], ground))
     if not flat or transparent < 0.05:
         sure = 0.3 if flat else 0.9
         main = [css_hex(share.rgb) for share in shares[:5]]
@@ -139,12 +142,24 @@ def _color(share: Share, place: str, approximate: bool, ground: bool) -> ColorSe
     )
 
 
-def _mark(name: str, pixels: Pixels, size: tuple[int, int], transparent: float) -> MarkSeen:
+def _mark(
+    name: str, whole: Pixels, pixels: Pixels, size: tuple[int, int], transparent: float, colors: list[tuple[int, int, int]],
+    ground: tuple[int, int, int] | None,
+) -> MarkSeen:  # fmt: skip
+    """A mark of pixels; with its outlines where they can be traced so that hardly anything differs."""
     shape = judge(pixels, name)
     note = "This logo is made of pixels. Ask for it as SVG; until then the name is set as text."
+    svg, place, sure = "", "the whole picture", 0.7 if transparent > 0.05 else 0.5
+    traced = trace(whole, colors, ground)
+    if traced and traced.error <= _MOST_ERROR:
+        svg, place, sure = rebuild(traced.svg.encode(), name).svg, f"the whole picture, {TRACED}", 0.5
+        note = (
+            f"Traced from {size[0]} × {size[1]} pixels; drawn again, {traced.error:.1%} of its area differ. Ask for the drawing itself, "
+            "which is exact."
+        )
     return MarkSeen(
-        name=name.rsplit("/", 1)[-1], place="the whole picture", shape=shape.shape, meant_for=shape.meant_for, width=size[0],
-        height=size[1], bounds=shape.bounds, lightness=shape.lightness, note=note, look=look(pixels), sure=0.7 if transparent > 0.05 else 0.5,
+        name=name.rsplit("/", 1)[-1], place=place, shape=shape.shape, meant_for=shape.meant_for, svg=svg, width=size[0], height=size[1],
+        bounds=shape.bounds, lightness=shape.lightness, note=note, look=look(pixels), sure=sure,
     )  # fmt: skip
 
 
