@@ -163,7 +163,7 @@ def _evidence(node: _Node) -> list[Evidence]:
 
 def _name(members: list[tuple[Reading, ColorSeen]], hexa: str) -> str:
     """The name that most sources give, in their order of authority; else one that describes the colour."""
-    ranked = sorted((member for member in members if member[1].name), key=lambda one: _AUTHORITY[one[1].use])
+    ranked = sorted((member for member in members if member[1].name), key=lambda one: (_AUTHORITY[one[1].use], -one[1].sure))
     counted = Counter(seen.name for _, seen in ranked)
     if not counted:
         return described(hexa)

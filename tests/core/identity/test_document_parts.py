@@ -15,6 +15,7 @@ from formulon.core.identity.documents import Block, row_line, sections
 from formulon.core.identity.documents.markup import blocks_of
 from formulon.core.identity.documents.office import of_docx, of_odt
 from formulon.core.identity.documents.written import of_markdown, of_plain
+from formulon.core.identity.facts import facts_of
 from formulon.core.identity.reading import read_file
 from formulon.core.identity.sightings import ColorSeen, TextSeen
 
@@ -161,3 +162,24 @@ def test_a_broken_document_is_told() -> None:
         said = read_file(name, data[: len(data) // 2]).problem
         assert said.startswith(f"{name}: ") and said.endswith(".")
     assert "holds no text" in read_file("a.odt", odt([])).problem
+
+
+@pytest.mark.parametrize(
+    ("said", "name"),
+    [
+        ("Night #1B2147", "Night"), ("Deep Sea: #1B2147", "Deep Sea"), ("- Night (#1B2147)", "Night"), ("The ground is the #1B2147", ""),
+        ("at the #1B2147", ""), ("Our ground is #1B2147", ""), ("we use #1B2147 for night", ""), ("Nacht – #1B2147", "Nacht"), ("Der Grund ist #1B2147", ""),
+    ],
+)  # fmt: skip
+def test_a_name_is_no_piece_of_a_sentence(said: str, name: str) -> None:
+    text = f"# Colours\n\nWe have few of them, and use them with care, as a house that is old enough to know.\n\n{said}\n\nThat is all of it."
+    assert [one.name for one in read_file("a.md", text.encode()).sightings if isinstance(one, ColorSeen)] == [name]
+
+
+def test_what_the_palette_says_comes_before_prose() -> None:
+    palette = read_file("a.gpl", b"GIMP Palette\nName: Reed\n#\n 27  33  71\tNight\n")
+    prose = read_file(
+        "b.md",
+        b"# Colours\n\nWe have few of them, and use them with care, in this house.\n\nBackgrounds and so #1B2147\n\nThat is all.",
+    )
+    assert [one.label for one in facts_of([prose, palette]) if one.group == "colors"] == ["Night"]

@@ -62,11 +62,51 @@ def _reading(name: str, form: str, blocks: list[Block]) -> Reading:
         reading.sightings.append(_color(one, name_said))
     values = {one.value for _, one in in_tables}
     for one in [one for one in stated(whole) if one.value not in values][:200]:
-        line = whole[whole.rfind("\n", 0, one.start) + 1 : one.start].strip(" \t:–—-•*#")
-        label = line if 0 < len(line) <= 40 else ""
+        line = whole[whole.rfind("\n", 0, one.start) + 1 : one.start].strip(" \t:–—-•*#(")
+        label = line if _is_name(line) else ""
         reading.sightings.append(_color(one, label))
     reading.sightings += [*material(blocks), *told(blocks)]
     return reading
+
+
+# Words that no name ends with: what stands before a value in a sentence is none ("Our ground is the #F6F1E7").
+_NO_NAMES = frozenset(
+    [
+        "the",
+        "a",
+        "an",
+        "is",
+        "are",
+        "at",
+        "of",
+        "in",
+        "on",
+        "and",
+        "or",
+        "our",
+        "with",
+        "der",
+        "die",
+        "das",
+        "ist",
+        "sind",
+        "in",
+        "auf",
+        "und",
+        "oder",
+        "mit",
+        "unser",
+        "unsere",
+        "ein",
+        "eine",
+    ]
+)
+
+
+def _is_name(words: str) -> bool:
+    """Whether words before a value can be a colour's name: a few, the first with a capital, the last one no particle."""
+    held = words.split()
+    return 0 < len(held) <= 4 and len(words) <= 40 and held[0][0].isupper() and held[-1].casefold() not in _NO_NAMES
 
 
 def _color(one: Stated, name: str) -> ColorSeen:
