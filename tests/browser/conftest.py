@@ -156,6 +156,11 @@ def sign_in(page: Page, studio: str, name: str = "anna") -> None:
     expect(page.get_by_role("heading", name="Brands")).to_be_visible()
 
 
+def saved(page: Page) -> None:
+    """Waits until all is stored: what a page shows is ahead of it."""
+    expect(page.get_by_text("All saved")).to_be_visible()
+
+
 def open_demo(page: Page) -> None:
     page.goto(page.url)
     page.get_by_role("link", name="Quillmoor Observatory").click()

@@ -13,7 +13,7 @@ from playwright.sync_api import Locator, Page, expect
 
 from formulon.core.color.vision import seen_color
 from formulon.studio.models import Brand, Entry
-from tests.browser.conftest import drag, open_demo, stage, violations
+from tests.browser.conftest import drag, open_demo, saved, stage, violations
 
 FRAME = "iframe[title='Home, desktop 1280']"
 
@@ -49,6 +49,7 @@ def test_a_wire_into_a_conflict_and_out_of_it_with_its_reach_and_all_undone(page
     expect(heading).to_have_css("color", "rgb(255, 241, 224)")
     page.mouse.move(5, 5)
     expect(heading).to_have_css("color", "rgb(242, 169, 59)")
+    saved(page)
     assert Entry.objects.count() == 1
     way.click()
     expect(heading).to_have_css("color", "rgb(255, 241, 224)")
@@ -71,6 +72,7 @@ def test_a_wire_into_a_conflict_and_out_of_it_with_its_reach_and_all_undone(page
     page.keyboard.press("Control+z")
     expect(heading).to_have_css("color", "rgb(246, 241, 231)")
     expect(page.get_by_role("navigation", name="Stages")).to_contain_text("no conflict")
+    saved(page)
     assert Brand.objects.get().documents.get(name="choices").body["wires"] == {}
 
 
@@ -103,6 +105,7 @@ def test_a_pin_is_kept_and_released(loud_page: Page, demo: str) -> None:
     field.fill("oklch(98% 0.02 90)")
     field.press("Enter")
     expect(reasons).to_contain_text("pinned")
+    saved(page)
     pins = Brand.objects.get().documents.get(name="choices").body["pins"]
     assert pins == {"ground/accent/heading": "oklch(98% 0.02 90)"}
     shown = reasons.locator(".mono").first.inner_text()
@@ -248,6 +251,7 @@ def test_ratios_of_ones_own_are_solved_for_and_a_line_tells_its_reason(page: Pag
     own.get_by_label("Text").press("Enter")
     expect(page.locator(".reached summary")).to_contain_text("Text held to 6.5:1")
     expect(page.locator("footer.strip")).to_contain_text("own")
+    saved(page)
     choices = Brand.objects.get().documents.get(name="choices").body
     assert choices["policy"] == "own" and choices["thresholds"] == {"text": 6.5, "large": 4, "boundary": 3}
     # What is out of bounds comes to their edge.

@@ -6,7 +6,7 @@ import re
 from playwright.sync_api import Page, expect
 
 from formulon.studio.models import Brand, Entry
-from tests.browser.conftest import open_demo, stage, violations
+from tests.browser.conftest import open_demo, saved, stage, violations
 
 FRAME = "iframe[title^='Home, desktop']"
 
@@ -58,15 +58,18 @@ def test_an_overlay_from_too_little_to_the_least_that_passes(page: Page, demo: s
     image = page.frame_locator(FRAME).locator(".hero .picture img")
     expect(image).to_have_css("object-position", "40% 50%")
     expect(page.frame_locator(FRAME).locator(".hero .picture")).to_have_attribute("data-focus", "0.40 0.50")
+    saved(page)  # what shows is ahead of what is stored
     stored = Brand.objects.get().documents.get(name="page:home").body["sections"][0]["content"]["picture"]
     assert stored["focus"] == {"x": 0.4, "y": 0.5} and stored["overlay"] == {"opacity": 0.49, "shape": "even"}
     # All of it back, however many entries a slow machine made of the keys.
     page.get_by_role("button", name=re.compile("^Hero")).focus()
+    saved(page)
     for _ in range(Entry.objects.count()):
         page.keyboard.press("Control+z")
     expect(page.get_by_role("button", name="Undo", exact=True)).to_be_disabled()
     expect(panel).to_have_count(0)
     expect(page.get_by_role("navigation", name="Stages")).to_contain_text("nothing stops it")
+    saved(page)
     assert "backcloth" not in Brand.objects.get().documents.get(name="page:home").body["sections"][0]["layout"]
 
 

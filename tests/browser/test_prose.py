@@ -8,7 +8,7 @@ from playwright.sync_api import FrameLocator, Page, expect
 from formulon.core.site.changes import checked
 from formulon.core.site.slot_types.rich_text import blocks
 from formulon.studio.models import Brand
-from tests.browser.conftest import open_demo, stage
+from tests.browser.conftest import open_demo, saved, stage
 
 TEXT = """Come *early*, and bring **gloves**.
 
@@ -48,10 +48,6 @@ def body(brand: Brand) -> str:
 
 def paper(page: Page) -> FrameLocator:
     return page.frame_locator(".edit-paper iframe")
-
-
-def saved(page: Page) -> None:
-    expect(page.get_by_text("All saved")).to_be_visible()
 
 
 def test_a_long_text_is_edited_where_it_stands_and_nothing_of_it_is_lost(page: Page, long: Brand) -> None:

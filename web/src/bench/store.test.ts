@@ -5,17 +5,27 @@ import type { Shown } from './bench';
 import type { Foreseen } from './foreseen';
 import { BenchStore } from './store';
 
-type Call = { path: string; body: Record<string, unknown>; state: string; answer: (data: unknown) => void };
+type Call = {
+  path: string;
+  body: Record<string, unknown>;
+  state: string;
+  signal?: AbortSignal | undefined;
+  answer: (data: unknown) => void;
+};
 
 /** A store with a server that answers when it is told to, and what was shown of it. */
 function opened(brand: Workbench = workbench()) {
   const calls: Call[] = [];
   vi.spyOn(client, 'POST').mockImplementation(
-    ((path: string, options: { body: Record<string, unknown>; headers?: Record<string, string> }) =>
+    ((
+      path: string,
+      options: { body: Record<string, unknown>; headers?: Record<string, string>; signal?: AbortSignal },
+    ) =>
       new Promise((resolve) =>
         calls.push({
           path: path.replace('/api/brands/{brand_id}/', ''),
           body: options.body,
+          signal: options.signal,
           state: options.headers?.['Formulon-State'] ?? '',
           answer: (data) =>
             resolve(
@@ -429,6 +439,17 @@ describe('a page that is worked on', () => {
     expect(await done).toBe(true);
     expect(told((shown) => shown.foreseen?.html ?? null)).toEqual([null, '<p>New</p>', null]);
     expect(ports.drawn.mock.calls).toEqual([[made, store.shown.brand]]);
+  });
+
+  it('is given up where drawing takes longer than a write waits, so that nothing is drawn with a change twice', async () => {
+    const { store, call } = opened();
+    store.attend('home');
+    const done = store.change('T', title('New'));
+    const ahead = await call(FORESEEN);
+    const write = await call('changes'); // after a while, although nothing was drawn
+    expect(ahead.signal?.aborted).toBe(true);
+    write.answer(stored('two'));
+    expect(await done).toBe(true);
   });
 
   it('is as it was where the change is refused', async () => {

@@ -203,14 +203,16 @@ export class BenchStore implements Bench {
       // What was chosen shows at once; what follows from it comes with the answer.
       this.pending = [...this.pending, changes];
     }
-    let ahead = drawn ? Promise.resolve(drawn) : this.waiting ? null : this.foresee(changes);
+    const late = new AbortController();
+    let ahead = drawn ? Promise.resolve(drawn) : this.waiting ? null : this.foresee(changes, late.signal);
     this.set(drawn ? { foreseen: drawn } : {});
     return this.afterChanges(async () => {
       // The notice's “Undo” would take back this change, not the one that it speaks of.
       this.set({ error: null, notice: null });
       // The pages are drawn first: to store takes the same processors ten times as long.
-      ahead ??= this.foresee(changes);
+      ahead ??= this.foresee(changes, late.signal);
       await Promise.race([restyles ? this.styledOn : ahead, soon(AHEAD)]);
+      late.abort(); // once it is stored, it would be drawn with the change twice
       const base = this.answered;
       try {
         const edits = changes.map((one) => ({ ...one, revision: revisionOf(base, one.document) }));
@@ -253,11 +255,11 @@ export class BenchStore implements Bench {
   drawing = (): Drawing | null => (this.attended ? { page: this.attended, scheme: this.shown.look.scheme } : null);
 
   /** Shows the page that is worked on as a change leaves it; where others wait behind it, the newest is to be seen. */
-  private async foresee(changes: Change[]): Promise<Foreseen | null> {
+  private async foresee(changes: Change[], signal: AbortSignal): Promise<Foreseen | null> {
     const drawing = this.drawing();
     const alone = this.pending.length === 1 && this.pending[0] === changes;
     if (!drawing || !alone || !draws(changes, drawing.page)) return null;
-    const made = await foreseen(this.answered.id, drawing, changes);
+    const made = await foreseen(this.answered.id, drawing, changes, signal);
     if (made && this.pending.includes(changes)) this.set({ foreseen: made });
     return made;
   }
@@ -285,27 +287,28 @@ export class BenchStore implements Bench {
 
   /** Undo or redo of one's own next change. Where somebody has changed the same place since, it is asked first. */
   private replay(way: 'undo' | 'redo', anyway = false): Promise<void> {
-    return this.afterChanges(async () => {
-      this.set({ error: null, notice: null, asked: null });
-      const base = this.answered;
-      const step = base.history[way];
-      if (!step) return;
-      const body = { entry: step.entry, anyway };
-      this.rewound = this.rewinding.shown(base, way, step.entry);
-      if (this.rewound) this.set({});
-      try {
-        const answer = await unwrap(
-          client.POST(`/api/brands/{brand_id}/${way}`, { ...this.path, headers: this.held, body }),
-        );
-        this.take(base, answer);
-        this.endDraft();
-      } catch (problem) {
-        this.rewound = null;
-        if (problem instanceof Problem && problem.code === 'changed-since' && problem.body['possible'])
-          this.set({ asked: { way, text: problem.message } });
-        else this.report(problem);
-      }
-    });
+    return this.saves(() => this.afterChanges(() => this.step(way, anyway)));
+  }
+
+  private async step(way: 'undo' | 'redo', anyway: boolean): Promise<void> {
+    const base = this.answered;
+    const step = base.history[way];
+    this.rewound = step ? this.rewinding.shown(base, way, step.entry) : null;
+    this.set({ error: null, notice: null, asked: null });
+    if (!step) return;
+    const body = { entry: step.entry, anyway };
+    try {
+      const answer = await unwrap(
+        client.POST(`/api/brands/{brand_id}/${way}`, { ...this.path, headers: this.held, body }),
+      );
+      this.take(base, answer);
+      this.endDraft();
+    } catch (problem) {
+      this.rewound = null;
+      if (problem instanceof Problem && problem.code === 'changed-since' && problem.body['possible'])
+        this.set({ asked: { way, text: problem.message } });
+      else this.report(problem);
+    }
   }
 
   // Drafts
