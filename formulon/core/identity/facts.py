@@ -250,10 +250,38 @@ def _rules(readings: list[Reading]) -> list[Fact]:
             Fact(
                 id=f"rule-{key}", group="rules", label=seen.rule[:1].upper() + seen.rule[1:],
                 variants=[Variant(value=seen.text, evidence=evidence)], sure=certainty(evidence),
-                data={"rule": seen.rule, "values": seen.values},
+                note=_holds(seen), data={"rule": seen.rule, "values": seen.values},
             )
         )  # fmt: skip
     return made
+
+
+def _holds(seen: RuleSeen) -> str:
+    """What a rule is understood to say, since a sentence may say several."""
+    values = seen.values
+    if seen.rule == "least size":
+        return f"{'Symbol' if values['mark'] == 'symbol' else 'Whole mark'}: {values['px']:g} px {'high' if values['side'] == 'height' else 'wide'}."
+    if seen.rule == "clear space":
+        return f"{values['px']:g} px." if "px" in values else f"{float(values['share']):.0%} of its {values['of']}."  # type: ignore[arg-type]
+    if seen.rule in ("forbidden pair", "wanted pair"):
+        return f"{values['ink']} on {values['ground']}."
+    if seen.rule == "proportions":
+        return ", ".join(f"{name} {share:g} %" for name, share in values.items()) + "."
+    if seen.rule == "as said":
+        return "Not understood further: kept as it is said."
+    parts = [
+        f"{', '.join(said) if isinstance(said, list) else f'{said:g} px' if isinstance(said, float) else said}"
+        for said in values.values()
+        if said
+    ]
+    return (
+        ", not ".join(parts) + "."
+        if seen.rule == "tone"
+        else "; ".join(
+            part if key in ("words", "wanted") else f"{key}: {part}" for key, part in zip(values, parts, strict=False)
+        )
+        + "."
+    )
 
 
 def _named(seen: RuleSeen, names: list[str]) -> dict[str, Any] | None:
