@@ -257,31 +257,30 @@ def _rules(readings: list[Reading]) -> list[Fact]:
 
 
 def _holds(seen: RuleSeen) -> str:
-    """What a rule is understood to say, since a sentence may say several."""
-    values = seen.values
-    if seen.rule == "least size":
-        return f"{'Symbol' if values['mark'] == 'symbol' else 'Whole mark'}: {values['px']:g} px {'high' if values['side'] == 'height' else 'wide'}."
-    if seen.rule == "clear space":
-        return f"{values['px']:g} px." if "px" in values else f"{float(values['share']):.0%} of its {values['of']}."  # type: ignore[arg-type]
-    if seen.rule in ("forbidden pair", "wanted pair"):
-        return f"{values['ink']} on {values['ground']}."
-    if seen.rule == "proportions":
-        return ", ".join(f"{name} {share:g} %" for name, share in values.items()) + "."
-    if seen.rule == "as said":
+    """What a rule is understood to say, since a sentence may say several; empty where nothing is told of it."""
+    values, rule = seen.values, seen.rule
+    if rule == "as said":
         return "Not understood further: kept as it is said."
-    parts = [
-        f"{', '.join(said) if isinstance(said, list) else f'{said:g} px' if isinstance(said, float) else said}"
-        for said in values.values()
-        if said
-    ]
-    return (
-        ", not ".join(parts) + "."
-        if seen.rule == "tone"
-        else "; ".join(
-            part if key in ("words", "wanted") else f"{key}: {part}" for key, part in zip(values, parts, strict=False)
-        )
-        + "."
-    )
+    if rule == "least size" and "px" in values:
+        which = "Symbol" if values.get("mark") == "symbol" else "Whole mark"
+        return f"{which}: {values['px']:g} px {'high' if values.get('side') == 'height' else 'wide'}."
+    if rule == "clear space" and "share" in values:
+        return f"{float(values['share']):.0%} of its {values.get('of', 'height')}."  # type: ignore[arg-type]
+    if rule in ("forbidden pair", "wanted pair"):
+        return f"{values.get('ink', '')} on {values.get('ground', '')}."
+    if rule == "proportions":
+        return ", ".join(f"{name} {share:g} %" for name, share in values.items() if isinstance(share, (int, float))) + "."
+    parts = {key: _shown(said) for key, said in values.items() if said}
+    if rule == "tone":
+        return ", not ".join(parts.values()) + "." if parts else ""
+    told = [part if key in ("words", "px") else f"{key}: {part}" for key, part in parts.items()]
+    return "; ".join(told) + "." if told else ""
+
+
+def _shown(value: str | float | list[str]) -> str:
+    if isinstance(value, list):
+        return ", ".join(value)
+    return value if isinstance(value, str) else f"{value:g} px"
 
 
 def _named(seen: RuleSeen, names: list[str]) -> dict[str, Any] | None:

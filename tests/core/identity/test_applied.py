@@ -4,6 +4,7 @@ from formulon.core.identity.applied import applied
 from formulon.core.identity.decide import Request, decide
 from formulon.core.identity.facts import facts_of
 from formulon.core.identity.reading import read_file
+from formulon.core.identity.sightings import Reading, RuleSeen
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions
 from formulon.core.system.documents.identity import BrandMeasure, BrandRule, Identity
@@ -56,3 +57,20 @@ def test_no_choice_is_touched_where_nothing_of_it_is_stated() -> None:
     assert applied(chosen, Identity(name="Reed"), stated).radius == 0
     other = Identity(name="Reed", rules=[BrandRule(rule="buttons and links", text="…", values={"button": "outlined"})])
     assert applied(chosen, Identity(name="Reed"), other) == chosen
+
+
+def test_a_fact_says_what_was_understood_of_its_sentence() -> None:
+    said = (
+        "# Marks\n\nThe symbol is never smaller than 6 mm, the whole logo at least 24 mm wide. Keep a clear space of 10 mm around the logo. "
+        "Say “basket”, never “hamper”. We sound warm, never loud. Buttons are fully rounded. Never tilt the logo.\n"
+    )
+    facts = [one for one in facts_of([read_file("guide.md", said.encode())]) if one.group == "rules"]
+    assert {one.note for one in facts} == {
+        "Symbol: 22.68 px wide.", "Whole mark: 90.71 px wide.", "37.8 px.", "basket.", "hamper.", "warm, not loud.", "button radius: 40 px.",
+        "Not understood further: kept as it is said.",
+    }  # fmt: skip
+    odd = Reading(
+        file="old.json",
+        sightings=[RuleSeen(rule="clear space", text="Room.", values={}), RuleSeen(rule="tone", text="Warm.", values={})],
+    )
+    assert [one.note for one in facts_of([odd])] == ["", ""]  # as another version may have kept it
