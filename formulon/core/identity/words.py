@@ -89,7 +89,8 @@ def rules(text: str, place: str) -> list[Sighting]:
             rule("words to use", words.text, {"words": list(words.use)}, 0.85)
         if words.avoid:
             rule("words to avoid", words.text, {"words": list(words.avoid)}, 0.85)
-    for shape in shapes_stated(text):
+    shapes = shapes_stated(text)
+    for shape in shapes:
         px = shape.values.get("radius")
         if isinstance(px, float) and px <= _MOST_RADIUS:
             made.append(MeasureSeen(measure="radius", px=px, value=shape.text[:120], name="corners", place=place, sure=0.9))
@@ -98,7 +99,7 @@ def rules(text: str, place: str) -> list[Sighting]:
             rule("buttons and links", shape.text, others, 0.85)
     for tone in tones_stated(text):
         rule("tone", tone.text, {"wanted": list(tone.wanted), "unwanted": list(tone.unwanted)}, 0.75)
-    understood = [one.text for one in made if isinstance(one, RuleSeen)] + [shape.text for shape in shapes_stated(text)]
+    understood = [one.text for one in made if isinstance(one, RuleSeen)] + [shape.text for shape in shapes]
     for kept in rules_kept(text, understood):
         rule("as said", kept.text, {"about": kept.about}, 0.6)
     for face in typefaces_stated(text):

@@ -11,7 +11,7 @@ from lxml import html
 from formulon.core.errors import MarkError, ReadError
 from formulon.core.identity.documents import Block, flowing
 from formulon.core.identity.documents.markup import blocks_of, plain
-from formulon.core.identity.material import material, told
+from formulon.core.identity.material import material
 from formulon.core.identity.readers import svg
 from formulon.core.identity.readers.styles import Declarations, collect, declared, report
 from formulon.core.identity.sightings import MarkSeen, OtherSeen, Reading, WordField, WordSeen
@@ -36,7 +36,7 @@ def read(name: str, text: str, sheets: dict[str, str] | None = None) -> Reading:
         raise ReadError(f"{name}: the page has more than {MOST_ELEMENTS:,} elements. Save a smaller one.")
     blocks = blocks_of(root)
     _words(root, blocks, reading)
-    reading.sightings += [*material(blocks, MOST_TEXTS), *told(blocks)]
+    reading.sightings += material(blocks, MOST_TEXTS)
     reading.sightings += rules(flowing(blocks, "content"), "text")
     _styles(root, reading, sheets or {})
     _logo(root, name, reading)

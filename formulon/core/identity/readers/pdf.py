@@ -16,7 +16,7 @@ from formulon.core.identity.documents import Block, flowing
 from formulon.core.identity.documents.printed import blocks_of
 from formulon.core.identity.documents.swatches import in_rows
 from formulon.core.identity.drawings import Fill, drawings
-from formulon.core.identity.material import material, told
+from formulon.core.identity.material import material
 from formulon.core.identity.notations import Stated, notations, stated
 from formulon.core.identity.readers import svg
 from formulon.core.identity.sightings import ColorSeen, MarkSeen, Reading, RuleSeen, TypefaceSeen
@@ -127,7 +127,7 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
                 reading.sightings.append(word)
         reading.sightings += rules(text, place)
     if not _is_guideline(reading):
-        reading.sightings += [*material(parts), *told(parts)]
+        reading.sightings += material(parts)
     _fonts(fonts, characters, reading)
 
 

@@ -8,7 +8,7 @@ from formulon.core.identity.documents import Block, flowing
 from formulon.core.identity.documents.office import of_docx, of_odt
 from formulon.core.identity.documents.swatches import in_rows
 from formulon.core.identity.documents.written import of_markdown, of_plain
-from formulon.core.identity.material import material, told
+from formulon.core.identity.material import material
 from formulon.core.identity.notations import Stated, stated
 from formulon.core.identity.sightings import ColorSeen, Reading
 from formulon.core.identity.words import facts, rules
@@ -65,7 +65,7 @@ def _reading(name: str, form: str, blocks: list[Block]) -> Reading:
         line = whole[whole.rfind("\n", 0, one.start) + 1 : one.start].strip(" \t:–—-•*#(")
         label = line if _is_name(line) else ""
         reading.sightings.append(_color(one, label))
-    reading.sightings += [*material(blocks), *told(blocks)]
+    reading.sightings += material(blocks)
     return reading
 
 

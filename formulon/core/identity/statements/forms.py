@@ -44,6 +44,15 @@ def said(match: re.Match[str]) -> dict[str, str]:
     return {name.rstrip("_"): words for name, words in match.groupdict().items() if words}
 
 
+def bare(words: str, kind: str) -> list[str]:
+    """Words without those at their start that no name of a kind begins with ("Never set Lamp" is Lamp)."""
+    skip = {word for table in phrases(kind) for word in table["no_names"]}
+    held = words.split()
+    while held and held[0].casefold() in skip:
+        held = held[1:]
+    return held
+
+
 def matches(text: str, patterns: tuple[re.Pattern[str], ...]) -> Iterator[re.Match[str]]:
     """What forms match, in the order of the forms: of two that take the same words the first one counts."""
     taken: list[tuple[int, int]] = []

@@ -2,8 +2,8 @@
 
 from dataclasses import dataclass
 
-from formulon.core.identity.statements import phrases, sentence
-from formulon.core.identity.statements.forms import NAME, forms, matches
+from formulon.core.identity.statements import sentence
+from formulon.core.identity.statements.forms import NAME, bare, forms, matches
 
 _PLACES = (("ink", NAME), ("ground", NAME))
 
@@ -32,12 +32,7 @@ def pairs_stated(text: str, known: frozenset[str] | None = None) -> list[PairSta
 
 def _name(words: str, known: frozenset[str] | None) -> str:
     """The name of a colour among the words at its place; empty where there is none."""
-    held = words.split()
-    skip = {word for table in phrases("pairs") for word in table["no_names"]}
-    while held and held[0].casefold() in skip:
-        held = held[1:]
-    while held and held[-1].casefold() in skip:
-        held = held[:-1]
+    held = bare(words, "pairs")
     for count in range(len(held), 0, -1) if known is not None else ():
         if (name := " ".join(held[:count])) in (known or ()):
             return name

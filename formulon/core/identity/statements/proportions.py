@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from functools import cache
 
 from formulon.core.identity.statements import phrases
-from formulon.core.identity.statements.forms import NAME
+from formulon.core.identity.statements.forms import NAME, bare
 
 _LEAST, _MOST = 90.0, 110.0  # per cent that shares come to together
 _RUN = 8  # lines of a table at most
@@ -111,8 +111,4 @@ def _value(match: re.Match[str], words: dict[str, float]) -> float | None:
 
 
 def _name(words: str) -> str:
-    held = words.split()
-    skip = {word for table in phrases("proportions") for word in table["no_names"]}
-    while held and held[0].casefold() in skip:
-        held = held[1:]
-    return " ".join(held)
+    return " ".join(bare(words, "proportions"))

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from formulon.core.identity.statements import phrases, sentence
+from formulon.core.identity.statements import sentence
 from formulon.core.identity.statements.forms import LENGTH, forms, matches, pixels
 
 _PLACES = (("length", LENGTH),)
@@ -14,7 +14,7 @@ _MEANS: dict[str, tuple[tuple[str, str | float], ...]] = {
     "no capitals": (("button capitals", "no"),), "capitals": (("button capitals", "yes"),),
     "links plain": (("links", "plain"),), "links underlined": (("links", "underlined"),),
 }  # fmt: skip
-_MEASURED = {"button radius": "button radius", "radius": "radius"}
+_MEASURED = ("button radius", "radius")  # parts whose forms give a length
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,12 +29,12 @@ class ShapeStated:
 def shapes_stated(text: str) -> list[ShapeStated]:
     """The rules of a text, in its order; of two of one kind in a sentence the first form counts."""
     made: list[tuple[int, int, ShapeStated]] = []
-    for part in (*_MEASURED, *_MEANS) if any(phrases("shape")) else ():
+    for part in (*_MEASURED, *_MEANS):
         for match in matches(text, forms("shape", part, _PLACES)):
             if any(match.start() < end and start < match.end() for start, end, _ in made):
                 continue
             values: dict[str, str | float | list[str]] = (
-                {_MEASURED[part]: pixels(match["length"])} if part in _MEASURED else dict(_MEANS[part])
+                {part: pixels(match["length"])} if part in _MEASURED else dict(_MEANS[part])
             )
             made.append((*match.span(), ShapeStated(values, sentence(text, *match.span()))))
     return [one for _, _, one in sorted(made, key=lambda each: each[0])]

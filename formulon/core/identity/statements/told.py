@@ -20,7 +20,7 @@ _TITLE = r"[^\s.,;:!?\n][^.,;:!?\n]{1,59}?"
 _ROLE = r"[^\s.,;:!?()“”„»«\"\n][^.,;:!?()“”„»«\"\n]{1,60}"
 _REST = r"[^.!?\n]{2,140}"
 _EDGE = ' ,;:–—-.“”„»«"‘’'
-_MOST_HOURS = 200
+MOST_HOURS = 200  # characters, as many as a brand's hours may have
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,7 +41,7 @@ def hours_told(text: str) -> list[Told]:
                 shorter = re.sub(rf"(?<!\w){cut}(?!\w)", " ", left, flags=re.IGNORECASE)
                 opens, left = opens or shorter != left, shorter
         left = re.sub(r"\s+([,;])", r"\1", " ".join(left.split())).strip(_EDGE)
-        if opens and len(left) <= _MOST_HOURS and _is_hours(left):
+        if opens and len(left) <= MOST_HOURS and _is_hours(left):
             made.append(Told(left, one[:300]))
     return made
 
@@ -94,15 +94,17 @@ def people_told(text: str) -> list[Told]:
 
 def _person_line(match: re.Match[str]) -> str:
     held = said(match)
-    role = next((table["founder"] for table in phrases("people") if held.get("founded") in table["founded"]), "") or _tidy(
-        held.get("role") or ""
-    )
-    if "does" not in held and "founded" not in held and "led" not in held and not _is_role(role):
-        return ""
-    does = held.get("does", "").strip(_EDGE)
-    role = does or _tidy(held.get("led") or "") or role
-    first = held["name"].split()[0].casefold()
-    return "" if first in _articles() else f"{held['name']}, {role}"
+    if "does" in held:
+        role = held["does"].strip(_EDGE)
+    elif "led" in held:
+        role = _tidy(held["led"])
+    elif "founded" in held:
+        role = next(table["founder"] for table in phrases("people") if held["founded"].casefold() in table["founded"])
+    else:
+        role = _tidy(held["role"])
+        if not _is_role(role):
+            return ""
+    return "" if held["name"].split()[0].casefold() in _articles() else f"{held['name']}, {role}"
 
 
 def _is_role(role: str) -> bool:

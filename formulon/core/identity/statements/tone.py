@@ -25,12 +25,10 @@ def _words() -> dict[str, str]:
 
 def axes_of(words: tuple[str, ...]) -> dict[str, int]:
     """Where words of character stand on the axes of a brand's character, -2 to 2; of two on one axis the first counts."""
-    tables = [axes for table in phrases("tone") for axes in (table["axes"],)]
     made: dict[str, int] = {}
     for word in words:
-        for axes in tables:
-            for axis, value in axes.get(word, {}).items():
-                made.setdefault(axis, value)
+        for table in phrases("tone"):
+            made = table["axes"].get(word, {}) | made
     return made
 
 
@@ -42,17 +40,13 @@ def tones_stated(text: str) -> list[ToneStated]:
         wanted, unwanted = _sides(said)
         if (wanted or unwanted) and said not in [one.text for _, one in made]:
             made.append((match.start(), ToneStated(wanted, unwanted, said)))
-    for match in matches(text, forms("tone", "never_loud", ())):
-        said = sentence(text, *match.span())
-        if said not in [one.text for _, one in made]:
-            made.append((match.start(), ToneStated((), (next(iter(_loud(match[0]))),), said)))
+    known = [one.text for _, one in made]
+    for table in phrases("tone"):
+        for match in re.finditer("|".join(table["never_loud"]), text, re.IGNORECASE):
+            said = sentence(text, *match.span())
+            if said not in known:
+                made.append((match.start(), ToneStated((), (table["loud"],), said)))
     return [one for _, one in sorted(made, key=lambda each: each[0])]
-
-
-def _loud(said: str) -> tuple[str, ...]:
-    return next(
-        (table["loud"],) for table in phrases("tone") for one in table["never_loud"] if re.search(one, said, re.IGNORECASE)
-    )
 
 
 def _sides(said: str) -> tuple[tuple[str, ...], tuple[str, ...]]:

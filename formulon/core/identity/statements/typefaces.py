@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from typing import Literal
 
 from formulon.core.identity.statements import phrases, sentence
-from formulon.core.identity.statements.forms import NAME, forms, matches
+from formulon.core.identity.statements.forms import NAME, bare, forms, matches
 
 Use = Literal["headings", "running text"]
-_PLACES = (("family", NAME), ("other", NAME))
+_PLACES = (("family", NAME),)
 _STYLES = re.compile(
     r"\s+(?:Thin|Light|Regular|Roman|Book|Medium|Semi ?[Bb]old|Demi|Bold|Black|Italic|Mager|Normal|Halbfett|Fett|Kursiv)$"
 )
@@ -24,8 +24,8 @@ class TypefaceStated:
 
 
 def typefaces_stated(text: str) -> list[TypefaceStated]:
-    """The typefaces of a text. Only what has a word that names of typefaces have, or that
-    a sentence about type names, or that stands beside a second one of another use: "Text: Anna Berg" names a writer."""
+    """The typefaces of a text. Only what has a word that names of typefaces have, or that a sentence about type names, or that
+    stands beside a second one of another use: "Text: Anna Berg" names a writer."""
     made: dict[str, TypefaceStated] = {}
     sure: dict[str, bool] = {}
     parts: tuple[tuple[str, Use], ...] = (("headings", "headings"), ("text", "running text"))
@@ -37,7 +37,7 @@ def typefaces_stated(text: str) -> list[TypefaceStated]:
                 if family and family not in made and not follows.startswith((" on ", " auf")):
                     made[family] = TypefaceStated(family, use, sentence(text, *match.span()))
                     sure[family] = _named(family) or (form == "said" and _speaks_of_type(match[0]))
-    return [one for family, one in made.items() if sure[family] or (len(made) > 1 and _labels_agree(made))]
+    return [one for family, one in made.items() if sure[family] or (_of_both_uses(made))]
 
 
 def _speaks_of_type(said: str) -> bool:
@@ -45,7 +45,7 @@ def _speaks_of_type(said: str) -> bool:
     return re.search(rf"\b(?:{words})\b", said, re.IGNORECASE) is not None
 
 
-def _labels_agree(made: dict[str, TypefaceStated]) -> bool:
+def _of_both_uses(made: dict[str, TypefaceStated]) -> bool:
     return len({one.use for one in made.values()}) == 2
 
 
@@ -53,11 +53,7 @@ def _family(words: str) -> str:
     held = words.strip()
     while (shorter := _STYLES.sub("", held)) != held:
         held = shorter
-    skip = {word for table in phrases("typefaces") for word in table["no_names"]}
-    parts = held.split()
-    while parts and parts[0].casefold() in skip:
-        parts = parts[1:]
-    return " ".join(parts)
+    return " ".join(bare(held, "typefaces"))
 
 
 def _named(family: str) -> bool:
