@@ -6,6 +6,9 @@ from pathlib import Path
 
 import pytest
 
+from formulon.core.identity.decide import suggested
+from formulon.core.identity.facts import facts_of
+
 sys.path.insert(0, str(Path(__file__).resolve().parent.parent.parent / "tools"))
 
 from clients import DEMO, FOLDERS
@@ -50,3 +53,10 @@ def test_what_is_expected_is_missed_where_its_file_is_not_there(folder: Folder) 
     less = score(Folder(name, folder.language, {first: folder.files[first]}, folder.expected))
     assert sum(less.placed.values()) < 0.8 * sum(less.there.values())
     assert all(not reading.problem for reading in read(folder.files))
+
+
+@pytest.mark.parametrize("folder", [*FOLDERS, DEMO], ids=lambda folder: folder.name)
+def test_the_brand_is_called_as_it_is_called(folder: Folder) -> None:
+    """And not as the head of a table, whose first column is "Name"."""
+    identity = suggested(facts_of(read(folder.files)), "Unnamed")
+    assert identity.name == folder.name

@@ -17,7 +17,7 @@ from formulon.core.identity.documents.office import of_docx, of_odt
 from formulon.core.identity.documents.written import of_markdown, of_plain
 from formulon.core.identity.facts import facts_of
 from formulon.core.identity.reading import read_file
-from formulon.core.identity.sightings import ColorSeen, TextSeen
+from formulon.core.identity.sightings import ColorSeen, TextSeen, WordSeen
 
 
 def page(markup: str) -> list[Block]:
@@ -154,6 +154,23 @@ def test_a_guideline_is_no_text_for_pages_and_a_leaflet_is() -> None:
     )
     kinds = [{type(one) for one in read_file("a.pdf", data).sightings} for data in (leaflet, guide)]
     assert TextSeen in kinds[0] and TextSeen not in kinds[1]
+
+
+def test_the_head_of_a_table_labels_no_fact() -> None:
+    rows = [["Name", "Phone", "Where"], ["Laid Paper", "none", "shelf"], ["Soot", "none", "drawer"]]
+    cells = "".join(
+        f"<tr>{''.join(f'<{tag}>{cell}</{tag}>' for cell in row)}</tr>"
+        for row, tag in zip(rows, ("th", "td", "td"), strict=True)
+    )
+    page = f"<!doctype html><html><body><main><table>{cells}</table></main></body></html>"
+    marked = "\n".join([f"| {' | '.join(rows[0])} |", "|---|---|---|", *(f"| {' | '.join(row)} |" for row in rows[1:])])
+    files = {"a.docx": word([rows]), "a.odt": odt([rows]), "a.html": page.encode(), "a.md": f"# Papers\n\n{marked}\n".encode()}
+    for name, data in files.items():
+        assert [
+            one.text
+            for one in read_file(name, data).sightings
+            if isinstance(one, WordSeen) and one.field in ("name", "phone", "place")
+        ] == []
 
 
 def test_a_broken_document_is_told() -> None:

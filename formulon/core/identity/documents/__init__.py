@@ -73,7 +73,8 @@ def sections(blocks: Iterable[Block], region: Region = "content") -> Iterator[Se
         yield Section(heading, tuple(held))
 
 
-def flowing(blocks: Iterable[Block], *regions: Region) -> str:
-    """A document as text, a line for each part: what grammars read."""
+def flowing(blocks: Iterable[Block], *regions: Region, heads: bool = True) -> str:
+    """A document as text, a line for each part: what grammars read. Without `heads`, rows that name columns are left out: "Name | Value"
+    labels no fact."""
     wanted = regions or ("content", "footer")
-    return "\n".join(one.line for one in blocks if one.region in wanted)
+    return "\n".join(one.line for one in blocks if one.region in wanted and (heads or not one.head))

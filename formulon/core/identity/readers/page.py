@@ -80,7 +80,7 @@ def _words(root: Any, blocks: list[Block], reading: Reading) -> None:
             add("social", target[:200], "link", 0.7)
     for element in root.xpath("//*[contains(@class,'hours') or contains(@class,'opening')]")[:2]:
         add("hours", re.sub(r"(?i)^(?:opening )?hours:?\s*", "", plain(element)), f".{element.get('class')}", 0.8)
-    for fact in facts(flowing(blocks, "content", "navigation", "footer"), "text", 0.6):
+    for fact in facts(flowing(blocks, "content", "navigation", "footer", heads=False), "text", 0.6):
         if fact.field in ("email", "phone", "hours", "address", "social"):
             add(fact.field, fact.text, fact.place, fact.sure)
 

@@ -121,7 +121,7 @@ def _texts(data: bytes, pages: int, reading: Reading) -> None:
             _stated(box, boxes, place, reading, told_there)
         parts += blocks
         text = flowing(blocks)
-        for word in facts(text, place, 0.8):
+        for word in facts(flowing(blocks, heads=False), place, 0.8):
             if (word.field, word.text) not in spoken:
                 spoken.add((word.field, word.text))
                 reading.sightings.append(word)

@@ -55,7 +55,7 @@ def _reading(name: str, form: str, blocks: list[Block]) -> Reading:
     if re.search(r"(?i)open font licen[cs]e|^\s*(?:the )?\w+ licen[cs]e\b", whole[:3000]):
         reading.notes.append("A licence text: kept with the files, not used as material.")
         return reading
-    reading.sightings += facts(whole, "text", 0.8)
+    reading.sightings += facts(flowing(blocks, heads=False)[:MOST_CHARACTERS], "text", 0.8)
     reading.sightings += rules(whole, "text")
     in_tables = list(in_rows(blocks))
     for name_said, one in in_tables[:200]:
