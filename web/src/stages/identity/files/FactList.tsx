@@ -45,7 +45,9 @@ export function FactList({ sources, intake, disabled }: FactListProps) {
     const boxes = [...document.querySelectorAll<HTMLInputElement>('.fact-mark')];
     boxes[boxes.indexOf(event.currentTarget as HTMLInputElement) + step]?.focus();
   };
-  const best = shown.filter((fact) => fact.state === 'open' && fact.usable && fact.sure >= 0.75);
+  // A brand has its name from whoever made it: another one is decided by itself.
+  const named = (fact: Fact) => fact.data?.['field'] === 'name';
+  const best = shown.filter((fact) => fact.state === 'open' && fact.usable && fact.sure >= 0.75 && !named(fact));
   return (
     <section className="facts" aria-label="What the files say">
       <div className="facts-bar">

@@ -146,6 +146,14 @@ describe('facts', () => {
     expect(vi.mocked(tool.decide).mock.calls[0]?.[0][0]).toMatchObject({ action: 'accept', values: ['Look higher.'] });
   });
 
+  it('leaves the name out of the surest, since the brand has one', () => {
+    const name = fact('word-name', 'Name', ['Hex, Print'], { data: { field: 'name' } });
+    render(<FactList sources={sources([night, name])} intake={intake()} disabled={false} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Mark the 1 surest' }));
+    expect(screen.getByRole('checkbox', { name: /^Night/ })).toBeChecked();
+    expect(screen.getByRole('checkbox', { name: /^Name/ })).not.toBeChecked();
+  });
+
   it('marks the surest only', () => {
     render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} />);
     fireEvent.click(screen.getByRole('button', { name: 'Mark the 1 surest' }));
