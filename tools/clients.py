@@ -63,6 +63,11 @@ Am 2. Mai 2027 eröffnen wir die Terrasse. Der Lichterabend ist am 5. Dezember 2
 
 Aleke Priel kümmert sich um den Garten, und Harm Deich leitet den Bootsverleih im Sommer.
 
+Zum Haus gehören 14 Ruderboote und 3 Jollen. Im Saal finden 80 Gäste Platz. Bei uns bekommen Sie Angelkarten, Räucherfisch und
+Bootsplanen. Von November bis Februar bleibt das Haus dienstags geschlossen.
+
+1911 wurde der Anleger gebaut. Die Küche brannte 1978 ab. Seit 2008 führt Wiebke Sand das Haus.
+
 # Bilder
 
 Fotos zeigen immer das Wasser. Das Logo darf nicht gedreht werden. Schatten sind nicht erlaubt.
@@ -94,6 +99,9 @@ INN = Folder(
         ("quote", ("Wer hier sitzt", "Tjark Ohm", "Fährmann")), ("quote", ("Wir kommen seit zwanzig", "Insa Kolk")),
         ("date", ("2. Mai 2027", "Terrasse")), ("date", ("5. Dezember 2027", "Lichterabend")),
         ("person", ("Aleke Priel", "Garten")), ("person", ("Harm Deich", "Bootsverleih")),
+        ("figure", "14 Ruderboote"), ("figure", "3 Jollen"), ("figure", "80 Gäste"), ("season", "Im Winter am Wochenende von 11 bis 15 Uhr"),
+        ("season", "Von November bis Februar dienstags geschlossen"), ("offer", "Angelkarten"), ("offer", "Räucherfisch"), ("offer", "Bootsplanen"),
+        ("year", ("1911", "wurde der Anleger gebaut")), ("year", ("1978", "Die Küche brannte ab")), ("year", ("2008", "Seit 2008 führt Wiebke Sand das Haus")),
         ("as said", "Fotos zeigen immer das Wasser."), ("as said", "Das Logo darf nicht gedreht werden."), ("as said", "Schatten sind nicht erlaubt."),
     ],
 )  # fmt: skip
@@ -152,7 +160,7 @@ _PRESS_SITE = """<!doctype html><html lang="en"><head><title>Ashlock Letterpress
 <main><h1>Ink, pressure, patience</h1><div>Ashlock is a two-press workshop above the old granary.</div>
 <h2>Coming up</h2><dl><dt>5 June 2027</dt><dd>Wayzgoose in the yard</dd><dt>18 September 2027</dt><dd>Type sale</dd></dl>
 <h2>In numbers</h2><ul><li>240 founts of type</li><li>31 apprentices</li></ul></main>
-<footer><h3>Elsewhere</h3><a href="https://prints.example/@ashlock">Prints</a><p>The Granary, Mill Row, Tarnbeck TB4 2AL</p><p>Call us: 015396 555 018</p></footer></body></html>"""
+<footer><h3>Elsewhere</h3><a href="https://prints.example/@ashlock">Prints</a><p>The Granary, Mill Row, Tarnbeck TB4 2AL</p><p>Call us: 015396 55018</p></footer></body></html>"""
 
 _PRESS_NOTE = """Dear Jo
 
@@ -171,6 +179,8 @@ _PRESS_STORY = odt([
     "A visit is free, but a private tour costs £12 and school groups pay £3 each. Business cards start at £90.",
     "Visit us Monday to Friday, 9.30–12.00.",
     "As Wilma Thorn puts it: “You can feel every letter with your thumb.” Peter Lowden, innkeeper, says: “They sent the first proof back themselves.”",
+    "We print broadsides, wedding cards and small editions to order. The type store holds 260 founts, and 33 apprentices have gone through the shop.",
+    "In 1979 Tom Ashlock bought a proofing press. The granary was restored in 1996. Since 2014 we have taught evening classes. The workshop is closed in August.",
     "The autumn fair takes place on 9 October 2027. Join us for the open press night on 3 December 2027.",
     "# Pictures", "Never crop hands in photographs. Gradients are forbidden. The device is drawn in one colour.",
 ])  # fmt: skip
@@ -195,13 +205,17 @@ PRESS = Folder(
         ("person", ("Ines Carver", "printer")), ("person", ("Tom Ashlock", "founder")), ("person", ("Rhona Bell", "apprentice")),
         ("step", "You bring words"), ("step", "We set and proof them"), ("step", "We print, dry and trim"),
         ("date", ("5 June 2027", "Wayzgoose")), ("date", ("18 September 2027", "Type sale")),
-        ("network", "https://prints.example/@ashlock"), ("word", ("phone", "015396 555 018")), ("word", ("email", "press@ashlock.example")),
+        ("network", "https://prints.example/@ashlock"), ("word", ("phone", "015396 55018")), ("word", ("email", "press@ashlock.example")),
         ("word", ("strapline", "Set by hand")), ("offer", "Commissions"), ("offer", "Workshops"),
         ("person", ("Tom Ashlock", "founder")), ("person", ("Ines Carver", "printer")), ("person", ("Rhona Bell", "bindery")),
         ("price", ("Private tour", "£12")), ("price", ("School groups", "£3")), ("price", ("Business cards", "£90")),
         ("hours", ("Monday to Friday", "9.30–12.00")),
         ("quote", ("You can feel", "Wilma Thorn")), ("quote", ("They sent the first proof", "Peter Lowden", "innkeeper")),
         ("date", ("9 October 2027", "Autumn fair")), ("date", ("3 December 2027", "Open press night")),
+        ("figure", "240 founts of type"), ("figure", "31 apprentices"), ("figure", "260 founts"), ("figure", "33 apprentices"),
+        ("season", "closed in August"), ("offer", "Broadsides"), ("offer", "Wedding cards"), ("offer", "Small editions"), ("offer", "Cards"), ("offer", "Small books"),
+        ("year", ("1979", "Tom Ashlock bought a proofing press")), ("year", ("1996", "The granary was restored")), ("year", ("2014", "Since 2014 we have taught evening classes")),
+        ("word", ("address", "The Granary, Mill Row, Tarnbeck TB4 2AL")),
         ("as said", "Never crop hands in photographs."), ("as said", "Gradients are forbidden."),
     ],
 )  # fmt: skip
@@ -266,6 +280,8 @@ _VOICE_SITE = """<!doctype html><html lang="de"><head><title>Stimmraum Ahlbeck</
 <p>Ein Probetermin kostet 20 €, ein Kurs mit acht Abenden kostet 160 €.</p>
 <p>„Nach drei Stunden war die Heiserkeit weg“, erzählt Silke Boden, Erzieherin.</p>
 <p>Der Tag der Stimme findet am 16. April 2027 statt. Am 3. Oktober 2027 singen wir am Strand.</p>
+<p>Wir bieten Einzelstunden, Chorabende und Lesungen an. Zu uns kommen 180 Menschen im Monat, und der Chor hat 46 Stimmen.</p>
+<p>Die Praxis wurde 2004 gegründet. 2011 zogen wir an den Dünenweg. Im Jahr 2019 kam der Chorraum dazu. In den Sommerferien ist die Praxis geschlossen.</p>
 <p>Sie erreichen uns werktags zwischen 8 und 12 Uhr.</p></section></main>
 <footer><p>Folgen Sie uns auch anderswo</p><a href="https://bilder.example/stimmraum">Bilder</a></footer></body></html>"""
 
@@ -292,6 +308,9 @@ VOICE = Folder(
         ("price", ("Probetermin", "20 €")), ("price", ("Kurs mit acht Abenden", "160 €")),
         ("quote", ("Nach drei Stunden", "Silke Boden", "Erzieherin")),
         ("date", ("16. April 2027", "Tag der Stimme")), ("date", ("3. Oktober 2027", "singen")),
+        ("offer", "Einzelstunden"), ("offer", "Chorabende"), ("offer", "Lesungen"), ("figure", "180 Menschen im Monat"), ("figure", "46 Stimmen"),
+        ("year", ("2004", "Die Praxis wurde gegründet")), ("year", ("2011", "zogen wir an den Dünenweg")), ("year", ("2019", "kam der Chorraum dazu")),
+        ("season", "In den Sommerferien geschlossen"),
         ("hours", ("werktags", "8 und 12 Uhr")), ("network", "https://bilder.example/stimmraum"),
     ],
 )  # fmt: skip

@@ -156,7 +156,7 @@ def _same(kind: str, made: Any, value: Any) -> bool:
         return _fold(value) in [_fold(one) for one in made["words"]]
     if kind == "tone":
         return _fold(value) in [_fold(one) for one in made["wanted"]]
-    if kind in ("color", "typeface", "network", "radius", "word", "as said"):
+    if kind in ("color", "typeface", "network", "radius", "word", "as said", "figure", "offer"):
         return bool(_fold(made) == _fold(value))
     if isinstance(value, dict):
         return all(
@@ -198,7 +198,11 @@ _PLACES: dict[str, Callable[[Identity, Any, Any], bool]] = {
     "date": _passage("dates", "when", "what"),
     "quote": _passage("quotes", "text", "name", "role"),
     "person": _passage("people", "name", "role"),
-    "year": _passage("moments", "when", "title"),
+    "year": lambda identity, held, value: any(
+        of == "moments" and _fold(value[0]) in _fold(item["when"]) and _fold(value[1]) in _fold(f"{item['title']} {item.get('text', '')}") for of, item in held
+    ),
+    "figure": lambda identity, held, value: _fold(value) in [_fold(one) for one in identity.proof],
+    "season": lambda identity, held, value: _fold(value) in [_fold(one) for one in identity.contact.hours.split("; ")],
     "step": _passage("steps", "title"),
     "as said": lambda identity, held, value: any((one.rule, one.text) == ("as said", value) for one in identity.rules),
     "offer": lambda identity, held, value: any(_fold(value) == _fold(one.name) for one in identity.offers) or any(_fold(value) == _fold(text.heading) for text in identity.texts),
@@ -225,6 +229,8 @@ def _taken(identity: Identity) -> list[tuple[str, Any]]:
         for word in _listed(one.values)
     ]
     made += [("typeface", (one.family, one.role)) for one in identity.faces if one.role != "other"]
+    made += [("figure", one) for one in identity.proof]
+    made += [("offer", one.name) for one in identity.offers]
     made += [("network", one) for one in identity.social]
     made += [("color", (one.name, one.parsed.hex)) for one in identity.colors]
     made += [("radius", one.px) for one in identity.measures if one.measure == "radius"]

@@ -1,6 +1,5 @@
 """Deciding on facts: what the designer takes goes into the identity, and what was said of it is kept. Pure."""
 
-import re
 from collections.abc import Callable, Iterable
 from typing import Any, Literal
 
@@ -8,6 +7,8 @@ from pydantic import ValidationError
 
 from formulon.core.errors import IdentityError
 from formulon.core.identity.evidence import Fact
+from formulon.core.identity.put import CONTACT, holds_word, put_word
+from formulon.core.identity.sightings import MANY
 from formulon.core.identity.statements.tone import axes_of
 from formulon.core.system.documents.decisions import Decision, Decisions
 from formulon.core.system.documents.identity import (
@@ -23,11 +24,9 @@ from formulon.core.system.documents.identity import (
     free_id,
     slug,
 )
-from formulon.core.type.alike import defaults, for_language
-from formulon.core.type.library import SHIPPED
+from formulon.core.type.alike import for_language
 
 Action = Literal["accept", "lock", "unlock", "reject", "reopen"]
-_CONTACT = ("address", "phone", "email", "hours")
 
 
 class Request(Model):
@@ -60,7 +59,7 @@ def decide(
 
 # Facts at least this sure are taken into an identity that nobody looks at.
 SURE = 0.6
-_MOST_TAKEN = {"colors": 12, "typefaces": 6, "marks": 6, "texts": 30, "measures": 20, "rules": 40, "words": 20, "gradients": 6}
+_MOST_TAKEN = {"colors": 12, "typefaces": 6, "marks": 6, "texts": 30, "measures": 20, "rules": 40, "words": 40, "gradients": 6}
 
 
 def suggested(facts: Iterable[Fact], name: str = "Unnamed brand") -> Identity:
@@ -137,7 +136,7 @@ def _withdraw(identity: Identity, fact: Fact, decision: Decision) -> None:
         identity.marks = [mark for mark in identity.marks if mark.id not in gone]
     elif fact.group == "words":
         for value in decision.values:
-            _put_word(identity, fact.data["field"], "", only=value)
+            put_word(identity, fact.data["field"], "", only=value)
     elif fact.group == "rules":
         identity.rules = [rule for rule in identity.rules if not (rule.text in gone and _is_of(rule, fact))]
     elif fact.group == "measures":
@@ -215,54 +214,12 @@ def _marks(identity: Identity, fact: Fact, made: Decision, before: Decision | No
 
 
 def _words(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
-    _put_word(identity, fact.data["field"], made.values[0])
-    return [fact.data["field"]]
-
-
-def _put_word(identity: Identity, field: str, value: str, only: str | None = None) -> None:
-    """Sets a fact in words. With `only`, it is taken back where it still holds that."""
-    if field == "social":
-        kept = [one for one in identity.social if one not in (only, value)]
-        identity.social = [*kept, value] if value else kept
-        return
-    if field == "language":
-        if value:
-            codes = {"en": "en-GB", "english": "en-GB", "welsh": "cy", "french": "fr", "german": "de"}
-            code = codes.get(value.lower(), value)
-            if re.fullmatch(r"[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*", code):
-                follow_language(identity, code)
-        return
-    holder: Any = identity.contact if field in _CONTACT else identity
-    if only is not None and getattr(holder, field) != only:
-        return
-    if field == "name" and not value:
-        return
-    limits = {
-        "name": 80,
-        "strapline": 160,
-        "does": 600,
-        "audience": 300,
-        "place": 120,
-        "address": 300,
-        "phone": 40,
-        "email": 120,
-        "hours": 200,
-    }
-    if len(value) > limits[field]:
-        raise IdentityError(f"“{value[:40]}…” has {len(value)} characters; {limits[field]} are the most. Shorten it.")
-    faces = identity.typefaces
-    if field == "name" and (faces.heading, faces.body) == defaults(identity.language, identity.name):
-        faces.heading, faces.body = defaults(identity.language, value)
-    setattr(holder, field, value)
-
-
-def follow_language(identity: Identity, language: str) -> None:
-    """Sets the language. Families of the library that lack its letters make way for such as have them."""
-    identity.language = language
-    for role in ("heading", "body", "third"):
-        own = getattr(identity.typefaces, role)
-        if own in SHIPPED:
-            setattr(identity.typefaces, role, for_language(own, language))
+    field = fact.data["field"]
+    for value in before.values if before and field in MANY else ():
+        if value != made.values[0]:
+            put_word(identity, field, "", only=value)
+    put_word(identity, field, made.values[0])
+    return [field]
 
 
 def _rules(identity: Identity, fact: Fact, made: Decision, before: Decision | None, role: str) -> list[str]:
@@ -353,9 +310,9 @@ def _held(identity: Identity, key: str, decision: Decision) -> Any:
     kind = key.split("-")[0]
     if kind == "word":
         field = decision.targets[0]
-        if field == "social":
-            return [one in identity.social for one in decision.values]
-        return getattr(identity.contact if field in _CONTACT else identity, field)
+        if field in MANY:
+            return [holds_word(identity, field, one) for one in decision.values]
+        return getattr(identity.contact if field in CONTACT else identity, field)
     lists: dict[str, Any] = {
         "gradient": [one for one in identity.gradients if one in targets],
         "typeface": [face for face in identity.faces if face.family in targets],

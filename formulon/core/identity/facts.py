@@ -9,6 +9,7 @@ from formulon.core.identity.colors import color_facts
 from formulon.core.identity.evidence import Evidence, Fact, Variant, certainty, evidence_of
 from formulon.core.identity.marks import alike
 from formulon.core.identity.sightings import (
+    MANY,
     TRACED,
     ColorSeen,
     GradientSeen,
@@ -28,7 +29,8 @@ from formulon.core.type.library import SHIPPED
 
 _FIELDS = {
     "name": "Name", "strapline": "Strapline", "does": "What it does", "audience": "For whom", "place": "Where",
-    "address": "Address", "phone": "Telephone", "email": "Email", "hours": "Hours", "social": "Elsewhere", "language": "Language",
+    "address": "Address", "phone": "Telephone", "email": "Email", "hours": "Hours",
+    "season": "Hours of a season", "social": "Elsewhere", "language": "Language", "offer": "Offer", "proof": "Figure",
 }  # fmt: skip
 _MOST_MEASURES = 5
 
@@ -206,7 +208,7 @@ def _words(readings: list[Reading]) -> list[Fact]:
     shown: dict[tuple[str, str], str] = {}
     for reading, seen in _all(readings, WordSeen):
         same = _same_words(seen.field, seen.text)
-        field = f"social {same}" if seen.field == "social" else seen.field
+        field = f"{seen.field} {same}" if seen.field in MANY else seen.field
         shown.setdefault((field, same), seen.text)
         fields.setdefault(field, {}).setdefault(same, []).append(evidence_of(reading.file, seen, seen.text))
     made = []
@@ -216,7 +218,7 @@ def _words(readings: list[Reading]) -> list[Fact]:
         field = key.split(" ")[0]
         made.append(
             Fact(
-                id=f"word-{field}" if field != "social" else f"word-social-{_key(key)}", group="words", label=_FIELDS[field],
+                id=f"word-{field}-{_key(key)}" if field in MANY else f"word-{field}", group="words", label=_FIELDS[field],
                 variants=variants[:6], sure=certainty(variants[0].evidence), data={"field": field},
             )
         )  # fmt: skip

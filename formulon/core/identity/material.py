@@ -6,15 +6,18 @@ from formulon.core.identity.documents import Block, Section, sections
 from formulon.core.identity.documents.written import LANGUAGES, typed
 from formulon.core.identity.sightings import TextSeen, WordSeen
 from formulon.core.identity.statements import readable
+from formulon.core.identity.statements.offers import OfferTold, offers_listed
 from formulon.core.identity.statements.told import MOST_HOURS, Told, dates_told, people_told, prices_told, quotes_told
+from formulon.core.identity.statements.years import years_told
 from formulon.core.identity.words import is_labelled
 from formulon.core.system.documents.identity import CONTROLS, ClientText
-from formulon.core.system.documents.passages import Passage, passages
+from formulon.core.system.documents.passages import Passage, figure_in, passages
 
 MOST_TEXTS = 120
 # What sentences tell, how many lines of it are worth a text, and the heading by which they are read as people.
 _TOLD: tuple[tuple[str, Callable[[str], list[Told]], int, str], ...] = (
     ("quotes", quotes_told, 1, ""), ("prices", prices_told, 2, ""), ("people", people_told, 2, "Team"), ("dates", dates_told, 2, ""),
+    ("years", years_told, 3, ""),
 )  # fmt: skip
 
 
@@ -22,12 +25,38 @@ def material(blocks: Iterable[Block], most: int = MOST_TEXTS) -> list[TextSeen |
     """The texts of a document, one for each heading, line by line, without lines that only hold a labelled fact; opening hours of tables
     and lists as a fact; and what sentences tell, one text a kind, under the heading of the first."""
     held = [(section, typed(section.lines)) for section in sections(blocks)]
-    texts = [text for section, kinds in held if (text := _text(section, kinds))]
-    return [*texts[:most], *(hours for section, kinds in held if kinds for hours in _hours(section)), *_told(held)]
+    offers = {id(section): offers_listed(section, kinds) for section, kinds in held}
+    figures = {id(section): _figures(section, kinds) for section, kinds in held}
+    named = {id(section): {one.text for one in offers[id(section)]} | set(figures[id(section)]) for section, _ in held}
+    texts = [text for section, kinds in held if (text := _text(section, kinds, named[id(section)]))]
+    return [
+        *texts[:most],
+        *(hours for section, kinds in held if kinds for hours in _hours(section)),
+        *(_offer(section, one) for section, _ in held for one in offers[id(section)]),
+        *(
+            WordSeen(field="proof", text=one, place=_place(section, "list"), sure=0.75)
+            for section, _ in held
+            for one in figures[id(section)]
+        ),
+        *_told(held),
+    ]
 
 
-def _text(section: Section, kinds: set[str]) -> TextSeen | None:
-    body = "\n".join(line for line in section.lines if line in kinds or not is_labelled(line))[:4000]
+def _offer(section: Section, one: OfferTold) -> WordSeen:
+    said = f"{one.value}: {one.about}" if one.about else one.value
+    return WordSeen(field="offer", text=said[:600], place=_place(section, "list"), sure=0.75)
+
+
+def _figures(section: Section, kinds: set[str]) -> list[str]:
+    """The items of a list that are figures with what they count, all of them and several."""
+    lines = [one.line for one in section.blocks if one.kind == "item"]
+    return lines if len(lines) > 1 and not kinds & {*lines} and all(figure_in(line) for line in lines) else []
+
+
+def _text(section: Section, kinds: set[str], named: set[str]) -> TextSeen | None:
+    """What a section says but for lines that are facts: labelled ones, and items `named` as offers or figures."""
+    lines = [one for one in section.lines if one not in named]
+    body = "\n".join(line for line in lines if line in kinds or not is_labelled(line))[:4000]
     return TextSeen(heading=section.heading, text=body, place=_place(section, "beginning")) if body.strip() else None
 
 

@@ -123,6 +123,7 @@ def warm() -> None:
     """Reads a small file of each kind, so that every library has loaded what it loads on first use."""
 
     import docx
+    import phonenumbers
     from PIL import Image
 
     from formulon.core.color.printing import cmyk_to_rgb, profile_name
@@ -130,6 +131,7 @@ def warm() -> None:
     from formulon.core.type.library import DEFAULT_BODY, SHIPPED
 
     Image.init()
+    phonenumbers.PhoneMetadata.load_all()
     fonts.warm(SHIPPED[DEFAULT_BODY].faces[0].open())
     samples = {
         "a.svg": b'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><style>.a{fill:red}</style><path class="a" d="M0 0h9v9z"/></svg>',

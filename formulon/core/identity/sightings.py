@@ -7,8 +7,10 @@ from pydantic import BaseModel, ConfigDict, Field
 
 ColorUse = Literal["drawn", "gradient", "swatch", "text", "background", "border", "named", "picture"]
 WordField = Literal[
-    "name", "strapline", "does", "audience", "place", "address", "phone", "email", "hours", "social", "language"
-]
+    "name", "strapline", "does", "audience", "place", "address", "phone", "email", "hours", "season", "social", "language", "offer", "proof"
+]  # fmt: skip
+# Of which a brand has several: each is a fact of its own, and none contradicts another.
+MANY: frozenset[WordField] = frozenset(("season", "social", "offer", "proof"))
 MeasureKind = Literal["radius", "spacing", "text size", "line height", "other"]
 RuleKind = Literal[
     "least size", "clear space", "proportions", "forbidden pair", "wanted pair", "words to use", "words to avoid", "buttons and links",

@@ -4,22 +4,22 @@ import re
 
 from formulon.core.identity.sightings import MeasureSeen, RuleKind, RuleSeen, Sighting, TypefaceSeen, WordField, WordSeen
 from formulon.core.identity.statements import readable
+from formulon.core.identity.statements.figures import figures_told
 from formulon.core.identity.statements.kept import rules_kept
 from formulon.core.identity.statements.marks import sizes_stated, spaces_stated
 from formulon.core.identity.statements.networks import handles
+from formulon.core.identity.statements.offers import offers_told
 from formulon.core.identity.statements.pairs import pairs_stated
 from formulon.core.identity.statements.proportions import proportions_stated
+from formulon.core.identity.statements.reaching import addresses_told, phones_told
 from formulon.core.identity.statements.shape import shapes_stated
-from formulon.core.identity.statements.told import hours_told
+from formulon.core.identity.statements.told import hours_told, is_seasonal
 from formulon.core.identity.statements.tone import tones_stated
 from formulon.core.identity.statements.typefaces import typefaces_stated
 from formulon.core.identity.statements.words import words_stated
 
 _MOST_RADIUS = 80.0  # px; what is rounder is no rule for corners
 _EMAIL = re.compile(r"(?<![\w.])[\w.+-]{1,64}@[\w-]+(?:\.[\w-]+)*\.[^\W\d_]{2,}")
-_PHONE = re.compile(
-    r"(?<![\w#.,/-])(?:\+\d{1,3}[ ./-]{0,2}(?:\(0\) ?)?\(?\d{1,5}|\(?0\d{1,5})\)?[ ./-]?\d[\d ./-]{3,12}\d(?![\w.,]*\d)"
-)
 _LABELS: dict[WordField, str] = {
     "name": r"(?:brand |business |company |organisation |firmen)?name",
     "strapline": r"strap ?line|tag ?line|slogan|claim|motto|leitspruch",
@@ -48,18 +48,24 @@ def facts(text: str, place: str, sure: float = 0.8) -> list[WordSeen]:
     for line in text.splitlines():
         for key, pattern in _LABELLED.items():
             found = pattern.match(line)
-            if found and not (key == "email" and "@" not in found[1]) and not (key == "phone" and not _PHONE.search(found[1])):
-                inside = {"email": _EMAIL, "phone": _PHONE}.get(key)
-                part = inside.search(found[1]) if inside else None
-                add(key, part[0] if part else found[1], sure + 0.1)
+            if found and not (key == "email" and "@" not in found[1]) and not (key == "phone" and not phones_told(line)):
+                part = _EMAIL.search(found[1]) if key == "email" else None
+                value = phones_told(line)[0].value if key == "phone" else part[0] if part else found[1]
+                add(key, value, sure + 0.1)
     for one in handles(text):
         add("social", one, sure - 0.1)
-    for told in hours_told(text):
-        add("hours", told.value, sure - 0.1)
+    for hours in hours_told(text):
+        add("season" if is_seasonal(hours.value) else "hours", hours.value, sure - 0.1)
+    for address in addresses_told(text):
+        add("address", address.value, sure - 0.1)
+    for offer in offers_told(text):
+        add("offer", offer.value, sure - 0.1)
+    for figure in figures_told(text):
+        add("proof", figure.value, sure - 0.1)
     for match in _EMAIL.finditer(text):
         add("email", match[0].rstrip("."), sure)
-    for match in _PHONE.finditer(text):
-        add("phone", match[0], sure - 0.2)
+    for phone in phones_told(text):
+        add("phone", phone.value, sure - 0.2)
     return list(made.values())
 
 

@@ -71,6 +71,12 @@ WORDS: list[tuple[Any, str]] = [
     ("place", "Weidling"),
     ("hours", "Montag bis Freitag 9–17 Uhr"),
     ("social", "https://pictures.example/weidling"),
+    ("season", "im August geschlossen"),
+    ("season", "Im Winter nur samstags 9–12 Uhr"),
+    ("offer", "Reparaturen"),
+    ("offer", "Flechtkurse: Zwei Tage an der Weide, mit Essen."),
+    ("proof", "240 Körbe im Jahr"),
+    ("proof", "3 Lehrlinge"),
 ]
 FACTS = folder()
 USABLE = [fact for fact in FACTS if fact.usable and fact.group != "other"]
@@ -114,7 +120,7 @@ def test_opening_all_again_leaves_what_was_there_before(steps: list[tuple[int, s
             identity, decisions = decide(identity, decisions, FACTS, [Request(fact=fact.id, action=action)])  # type: ignore[arg-type]
     assert decisions.facts == {}
     # What a name or a typeface was before is not known any more; the rest is as it came.
-    kept = {"colors", "gradients", "marks", "rules", "measures", "texts", "pictures", "social"}
+    kept = {"colors", "gradients", "marks", "rules", "measures", "texts", "pictures", "social", "offers", "proof", "contact"}
     assert {key: value for key, value in identity.model_dump().items() if key in kept} == {
         key: value for key, value in START.model_dump().items() if key in kept
     }
@@ -125,6 +131,8 @@ def test_opening_all_again_leaves_what_was_there_before(steps: list[tuple[int, s
 def test_what_is_decided_stands_in_the_identity_once(steps: list[tuple[int, str, str, bool]]) -> None:
     identity, decisions = walked(steps)
     ids = [one.id for one in identity.colors]
+    for several in ([one.name for one in identity.offers], identity.proof, identity.contact.hours.split("; ")):
+        assert len(set(several)) == len(several)
     assert len(set(ids)) == len(ids) and Identity.model_validate(identity.model_dump()) == identity
     for key, decision in decisions.facts.items():
         fact = next(one for one in FACTS if one.id == key)
@@ -169,6 +177,28 @@ def test_what_nobody_decides_on_is_taken_by_how_sure_it_is() -> None:
     assert (identity.name, identity.strapline) == ("Korbflechterei Weidling", "Körbe aus eigener Weide")
     assert {"Weide", "Bast"} <= {one.name for one in identity.colors} and identity.contact.email == "korb@weidling.example"
     assert identity.typefaces.heading == "young-serif"
+
+
+def test_hours_stand_before_those_of_seasons_in_whatever_order_they_are_taken() -> None:
+    hours, summer, winter = (
+        next(one for one in FACTS if one.variants[0].value == value) for field, value in WORDS if field in ("hours", "season")
+    )
+    for order in ([hours, summer, winter], [summer, winter, hours], [summer, hours, winter]):
+        identity, decisions = decide(START, Decisions(), FACTS, [Request(fact=one.id, action="accept") for one in order])
+        assert identity.contact.hours == "Montag bis Freitag 9–17 Uhr; im August geschlossen; Im Winter nur samstags 9–12 Uhr"
+        assert broken_lock(identity, identity, decisions, decisions) == ""
+        left, _ = decide(
+            identity, decisions, FACTS, [Request(fact=summer.id, action="reject"), Request(fact=hours.id, action="reopen")]
+        )
+        assert left.contact.hours == "Im Winter nur samstags 9–12 Uhr"
+
+
+def test_an_offer_that_was_written_over_is_kept_when_its_fact_goes() -> None:
+    offer = next(one for one in FACTS if one.variants[0].value == "Reparaturen")
+    identity, decisions = decide(START, Decisions(), FACTS, [Request(fact=offer.id, action="accept")])
+    identity.offers[0].text = "Stühle, Körbe, Wiegen: was geflochten war, flechten wir wieder."
+    left, _ = decide(identity, decisions, FACTS, [Request(fact=offer.id, action="reopen")])
+    assert [one.name for one in left.offers] == ["Reparaturen"]
 
 
 @pytest.mark.parametrize(("name", "follows"), [("Ξύλο & Καλάθι", True), ("Weidling", False)])

@@ -14,7 +14,7 @@ from formulon.core.identity.documents.markup import blocks_of, plain
 from formulon.core.identity.material import material
 from formulon.core.identity.readers import svg
 from formulon.core.identity.readers.styles import Declarations, collect, declared, report
-from formulon.core.identity.sightings import MarkSeen, OtherSeen, Reading, WordField, WordSeen
+from formulon.core.identity.sightings import MANY, MarkSeen, OtherSeen, Reading, WordField, WordSeen
 from formulon.core.identity.statements.networks import is_own
 from formulon.core.identity.words import facts, rules
 
@@ -80,8 +80,8 @@ def _words(root: Any, blocks: list[Block], reading: Reading) -> None:
             add("social", target[:200], "link", 0.7)
     for element in root.xpath("//*[contains(@class,'hours') or contains(@class,'opening')]")[:2]:
         add("hours", re.sub(r"(?i)^(?:opening )?hours:?\s*", "", plain(element)), f".{element.get('class')}", 0.8)
-    for fact in facts(flowing(blocks, "content", "navigation", "footer", heads=False), "text", 0.6):
-        if fact.field in ("email", "phone", "hours", "address", "social"):
+    for fact in facts(flowing(blocks, "content", "navigation", "footer", heads=False), "text", 0.7):
+        if fact.field in ("email", "phone", "hours", "address", *MANY):
             add(fact.field, fact.text, fact.place, fact.sure)
 
 

@@ -32,32 +32,51 @@ class Told:
 
 
 def hours_told(text: str) -> list[Told]:
-    """Opening hours of a sentence that speaks of being open: its days and times, where there is hardly anything besides."""
+    """Opening hours of a sentence: days, seasons and times where it speaks of being open, when there is closed, or that one comes by
+    appointment; with hardly anything besides."""
     made = []
-    for one in _sentences(text):
+    for one in sentences(text):
         left, opens = one.rstrip(" .!"), False
         for table in phrases("hours"):
             for cut in table["cut"]:
                 shorter = re.sub(rf"(?<!\w){cut}(?!\w)", " ", left, flags=re.IGNORECASE)
                 opens, left = opens or shorter != left, shorter
-        left = re.sub(r"\s+([,;])", r"\1", " ".join(left.split())).strip(_EDGE)
-        if opens and len(left) <= MOST_HOURS and _is_hours(left):
+        left = re.sub(r"\s+([,;:])", r"\1", " ".join(left.split())).strip(_EDGE)
+        if len(left) <= MOST_HOURS and _are_hours(left, opens):
             made.append(Told(left, one[:300]))
     return made
 
 
+def is_seasonal(hours: str) -> bool:
+    """Whether hours are those of a part of the year, or of closing: they stand beside others and do not contradict them."""
+    words = {*re.findall(r"[^\W\d_]+", hours.casefold())}
+    return bool(words & _hour_words()["seasons"]) or not re.search(r"\d", hours)
+
+
 @cache
-def _hour_words() -> tuple[frozenset[str], frozenset[str]]:
-    """Words for days, and all that may stand beside them."""
-    days = {word for table in phrases("hours") for word in table["days"]}
-    return frozenset(days), frozenset({*days, *(word for table in phrases("hours") for word in table["beside"])})
+def _hour_words() -> dict[str, frozenset[str]]:
+    """Words for days, for parts of the year, for being closed, and what may stand beside them."""
+    return {
+        part: frozenset(word for table in phrases("hours") for word in table[part])
+        for part in ("days", "seasons", "closing", "beside")
+    }
 
 
-def _is_hours(left: str) -> bool:
-    days, known = _hour_words()
+def _are_hours(left: str, opens: bool) -> bool:
+    known = _hour_words()
     words = re.findall(r"[^\W\d_]+", re.sub(r"\d(?:[ap]\.?m\.?|h)\b", "0", left.lower()))
-    named = any(word in days for word in words) and bool(re.search(r"\d", left))
-    return named and sum(word not in known for word in words) == 0
+    if {*words} - frozenset().union(*known.values()):
+        return False
+    day, season, closing = (any(word in known[part] for word in words) for part in ("days", "seasons", "closing"))
+    if closing and not re.search(r"\d", left):
+        return len(words) > 1
+    months = "|".join(one for table in phrases("dates") for one in table["months"])
+    if not opens and not closing and re.search(rf"(?i)\d\.?\s+(?:{months})\b", left):
+        return False  # what is on a day
+    span = re.search(r"\d\s?(?:[–—-]|to|bis|[ap]\.?m\.?\s?[–—-])\s?\d", left)
+    return bool(re.search(r"\d", left)) and (
+        (opens and (day or season)) or (closing and season) or bool(day and season and span)
+    )
 
 
 def quotes_told(text: str) -> list[Told]:
@@ -154,8 +173,15 @@ def _places() -> tuple[tuple[str, str], ...]:
     )  # fmt: skip
 
 
-def _sentences(text: str) -> list[str]:
-    return [one.strip() for line in text.split("\n") for one in re.split(r"(?<=[.!?])\s+(?=[^\W\d_a-z])", line) if one.strip()]
+def sentences(text: str) -> list[str]:
+    """The sentences of a text; the full stop of a day before its month ends none."""
+    return [one.strip() for line in text.split("\n") for one in _ends().split(line) if one.strip()]
+
+
+@cache
+def _ends() -> re.Pattern[str]:
+    months = "|".join(one for table in phrases("dates") for one in table["months"])
+    return re.compile(rf"(?:(?<=[!?])|(?<=\.)(?!\s+(?:{months})\b)|(?<=\D\.))\s+(?=[^\W\d_a-z])")
 
 
 def _spoils(match: re.Match[str], kind: str) -> bool:

@@ -13,7 +13,9 @@ TEXTS = {
     "hours": "open Monday to Friday 9 to 5 " * 1000, "one word": "a" * 40_000, "capitals": "A" * 40_000, "colons": "Aaa: " * 4000,
     "people": "Aaa Bbb, printer\n" * 2000, "dates": "On 5 June 2027 " * 2000, "lengths": "at least 5 mm " * 2000, "handles": "@a@b.c" * 4000,
     "commas": "a, " * 8000, "faces": "Text is in Aaa Bbb " * 2000, "halves": "half the page half a third " * 1000, "tabs": "a\tb\n" * 5000,
-    "spaces": "a" + " " * 40_000 + "b", "lines": "\n" * 40_000 + "x", "phones": "0 1 2 3 4 5 6 7 8 9 0 " * 2000,
+    "spaces": "a" + " " * 40_000 + "b", "lines": "\n" * 40_000 + "x", "offers": "We offer a, b, c and d, " * 2000, "years": "In 1911 a b in 1912 c since 1913 d " * 1500, "figures": "we have 3 a b c and 4 d e f " * 2000,
+    "addresses": "Aaa Bbb 12, 12345 Ccc Ddd " * 2000, "streets": "Aaa-Bbb Ccc Ddd Eee, Fff Ggg, " * 2000, "numbers": "+49 30 123 456 789 0 " * 2000,
+    "seasons": "In winter from May to June closed, " * 1500, "houses": "12 Aaa Bbb\n" * 4000, "phones": "0 1 2 3 4 5 6 7 8 9 0 " * 2000,
 }  # fmt: skip
 
 

@@ -52,6 +52,18 @@ WANTED = [
     ("Erlaubt: Kreide auf Nacht", "Kreide", "Nacht"),
     ("Wir setzen Nacht auf Kreide.", "Nacht", "Kreide"),
     ("Bevorzugt wird Kreide auf Nacht.", "Kreide", "Nacht"),
+    ("Always set Night on Chalk.", "Night", "Chalk"),
+    ("Use Night on Chalk for everything that is read.", "Night", "Chalk"),
+    ("Night reads best on Chalk.", "Night", "Chalk"),
+    ("For long texts we recommend Night on Chalk.", "Night", "Chalk"),
+    ("Place Chalk on Deep Sea for headlines.", "Chalk", "Deep Sea"),
+    ("Headlines may be set in Chalk on Night.", "Chalk", "Night"),
+    ("Recommended: Night on Chalk", "Night", "Chalk"),
+    ("Kreide steht immer auf Nacht.", "Kreide", "Nacht"),
+    ("Verwenden Sie Nacht auf Kreide.", "Nacht", "Kreide"),
+    ("Am besten liest sich Nacht auf Kreide.", "Nacht", "Kreide"),
+    ("Für lange Texte empfehlen wir Nacht auf Kreide.", "Nacht", "Kreide"),
+    ("Empfohlen: Kreide auf Tiefsee", "Kreide", "Tiefsee"),
 ]
 NOTHING = [
     "We met on Monday in Chalk Street.",

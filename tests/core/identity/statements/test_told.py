@@ -35,10 +35,55 @@ HOURS = [
     ("Die Werkstatt öffnet donnerstags um 14 Uhr und schließt um 19 Uhr.", "donnerstags um 14 Uhr und schließt um 19 Uhr"),
     ("Bei uns ist Freitag und Samstag ab 18 Uhr offen.", "Freitag und Samstag ab 18 Uhr"),
 ]
+SEASONS = [
+    ("April to October: daily 10am–6pm", "April to October: daily 10am–6pm"),
+    ("From May to September we are open every day from 10 to 6.", "From May to September every day from 10 to 6"),
+    ("Closed in January.", "Closed in January"),
+    ("We are closed on Mondays.", "closed on Mondays"),
+    ("In winter we are open at weekends from 11am to 3pm.", "In winter at weekends from 11am to 3pm"),
+    (
+        "Open daily in summer, 9–19, and on Saturdays only in winter, 10–16.",
+        "daily in summer, 9–19, and on Saturdays only in winter, 10–16",
+    ),
+    ("The shop is closed from 24 December to 6 January.", "closed from 24 December to 6 January"),
+    ("Open by appointment only.", "by appointment only"),
+    ("Viewings by appointment.", "Viewings by appointment"),
+    ("From November to March: Saturday and Sunday 11–16", "From November to March: Saturday and Sunday 11–16"),
+    ("During the school holidays we open daily from 10 to 17.", "During the school holidays daily from 10 to 17"),
+    ("Open all year, Tuesday to Sunday, 10:00–18:00.", "all year, Tuesday to Sunday, 10:00–18:00"),
+    (
+        "Easter to end of September: Wednesday to Sunday 10.30am–5pm",
+        "Easter to end of September: Wednesday to Sunday 10.30am–5pm",
+    ),
+    ("We are open on bank holidays from 10 to 4.", "on bank holidays from 10 to 4"),
+    ("Outside the season we open by appointment.", "Outside the season by appointment"),
+    ("November bis März: nur Sa und So 11–16 Uhr", "November bis März: nur Sa und So 11–16 Uhr"),
+    ("Von April bis Oktober täglich 10–18 Uhr geöffnet.", "Von April bis Oktober täglich 10–18 Uhr"),
+    ("Montag Ruhetag", "Montag Ruhetag"),
+    ("Montags ist Ruhetag.", "Montags Ruhetag"),
+    ("Geöffnet nach Vereinbarung.", "nach Vereinbarung"),
+    ("Termine nach Vereinbarung.", "Termine nach Vereinbarung"),
+    ("Vom 24. Dezember bis 6. Januar bleibt das Haus geschlossen.", "Vom 24. Dezember bis 6. Januar geschlossen"),
+    (
+        "Im Sommer täglich von 9 bis 20 Uhr, im Winter nur freitags bis sonntags von 11 bis 17 Uhr.",
+        "Im Sommer täglich von 9 bis 20 Uhr, im Winter nur freitags bis sonntags von 11 bis 17 Uhr",
+    ),
+    ("An Feiertagen geöffnet von 10 bis 16 Uhr.", "An Feiertagen von 10 bis 16 Uhr"),
+    ("Ganzjährig geöffnet: Dienstag bis Sonntag, 10–18 Uhr.", "Ganzjährig: Dienstag bis Sonntag, 10–18 Uhr"),
+    ("In den Schulferien haben wir täglich von 10 bis 17 Uhr geöffnet.", "In den Schulferien täglich von 10 bis 17 Uhr"),
+    (
+        "Ostern bis Ende September: Mittwoch bis Sonntag 10.30–17 Uhr",
+        "Ostern bis Ende September: Mittwoch bis Sonntag 10.30–17 Uhr",
+    ),
+    ("Im Januar haben wir geschlossen.", "Im Januar geschlossen"),
+    ("Die Werkstatt ist im August zu.", "im August zu"),
+]
 NO_HOURS = [
     "The talk is on Friday from 9 to 5.", "We open the box carefully.", "Open questions remain.", "We are open to ideas on Mondays.",
     "The road is open.", "Monday is a quiet day.", "On Saturday 5 June we celebrate.", "Offene Fragen klären wir montags.",
     "Am Freitag um 9 Uhr beginnt der Kurs.", "Wir sind offen für Neues.", "Die Tür öffnet nach innen.", "Das Fenster ist offen.",
+    "The case is closed.", "Closed cell foam, 5 mm", "Saturday 5 June, 10–12", "Geschlossen", "In January we celebrate.", "Das Kapitel ist zu.",
+    "March 4 to 6", "12 May to 3 June", "Die Tür ist zu, nach Vereinbarung öffnen wir sie gern.",
 ]  # fmt: skip
 QUOTES = [
     ("“It changed how I work,” says Maud Arkle, bookbinder.", "It changed how I work", "Maud Arkle", "bookbinder"),
@@ -180,6 +225,16 @@ DATES = [
     ("Nächstes Konzert: 12. Mai 2027.", "12. Mai 2027: Nächstes Konzert"),
     ("Kommen Sie am 3. Juli 2027 zum Hoffest.", "3. Juli 2027: Hoffest"),
     ("Die Sommerschule läuft vom 1. Juli 2027 bis 9. Juli 2027.", "1. Juli 2027 bis 9. Juli 2027: Sommerschule"),
+    ("Save the date: the harvest supper is on 25 September 2027.", "25 September 2027: Harvest supper"),
+    ("From 1 July 2027 to 9 July 2027 we teach drawing outdoors.", "1 July 2027 to 9 July 2027: We teach drawing outdoors"),
+    ("Come to the lantern walk on 11 November 2027.", "11 November 2027: Lantern walk"),
+    ("The harvest supper will be held on 25 September 2027.", "25 September 2027: Harvest supper"),
+    ("25 September 2027, harvest supper in the barn.", "25 September 2027: Harvest supper in the barn"),
+    ("Das Erntefest feiern wir am 25. September 2027.", "25. September 2027: Erntefest"),
+    ("Vom 1. Juli 2027 bis 9. Juli 2027 zeichnen wir im Freien.", "1. Juli 2027 bis 9. Juli 2027: Wir zeichnen im Freien"),
+    ("Merken Sie sich den 25. September 2027: Erntefest.", "25. September 2027: Erntefest"),
+    ("Wir laden am 11. November 2027 zum Laternengang ein.", "11. November 2027: Laternengang"),
+    ("Ab 2. Mai 2027 ist die Ausstellung zu sehen.", "2. Mai 2027: Ausstellung"),
 ]
 NO_DATES = [
     "The house was built in 1911.", "We met on a Monday.", "Last updated on 3 July 2027.", "Stand: 3. Juli 2027", "Zuletzt geändert am 3. Juli 2027.",
@@ -187,7 +242,7 @@ NO_DATES = [
 ]  # fmt: skip
 
 
-@pytest.mark.parametrize(("said", "hours"), HOURS)
+@pytest.mark.parametrize(("said", "hours"), [*HOURS, *SEASONS])
 def test_hours_in_sentences(said: str, hours: str) -> None:
     assert [one.value for one in hours_told(f"About us.\n{said}\nWelcome.")] == [hours]
 
