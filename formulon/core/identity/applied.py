@@ -17,11 +17,13 @@ def applied(choices: Choices, before: Identity, after: Identity) -> Choices:
             continue
         holder, usual = made, plain
         for part in path[:-1]:
-            holder, usual = holder[part], usual[part]
+            holder, usual = holder.setdefault(part, {}), usual.get(part, {})
         if path in now:
             holder[path[-1]] = now[path]
-        elif holder[path[-1]] == was[path]:  # nobody has chosen anything since
-            holder[path[-1]] = usual[path[-1]]
+        elif holder.get(path[-1]) == was[path]:  # nobody has chosen anything since
+            holder[path[-1]] = usual.get(path[-1])
+    steps = made["scale"]["steps"]
+    made["scale"]["steps"] = {name: step for name, step in steps.items() if any(value is not None for value in step.values())}
     return Choices.model_validate(made)
 
 
@@ -37,6 +39,10 @@ def _stated(identity: Identity) -> dict[tuple[str, ...], Any]:
         radius, links = rule.values.get("button radius"), rule.values.get("links")
         if isinstance(radius, (int, float)):
             made.setdefault(("corners", "button"), min(_MOST, float(radius)))
+        if (main := rule.values.get("button")) in ("filled", "outlined"):
+            made.setdefault(("buttons", "main"), main)
+        if (capitals := rule.values.get("button capitals")) in ("yes", "no"):  # buttons are set in the step for labels
+            made.setdefault(("scale", "steps", "label", "case"), "uppercase" if capitals == "yes" else "none")
         if links:
             made.setdefault(("links", "underlined"), links == "underlined")
     return made

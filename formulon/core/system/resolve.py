@@ -30,8 +30,8 @@ def resolve(identity: Identity, choices: Choices | None = None, library: Library
     colors = tuple(Exact(c.id, c.name, c.value) for c in identity.colors)
     marks = tuple((m.id, m.kind, m.meant_for, m.svg) for m in identity.marks)
     schemes = choices.schemes()
-    forbidden = _forbidden(identity)
-    runs = [_colored(colors, marks, _settings(choices, scheme, forbidden)) for scheme in schemes]
+    pairs = _pairs(identity, "forbidden pair"), _pairs(identity, "wanted pair")
+    runs = [_colored(colors, marks, _settings(choices, scheme, *pairs)) for scheme in schemes]
     header = next((mark for mark in identity.marks if mark.id == runs[0].marks["navigation"].mark), None)
     steps, letters = _typography(_fonts(identity, library), choices.scale.model_dump_json(), joined(identity.language))
     every = [_with_motif(run, choices, scheme) for run, scheme in zip(runs, schemes, strict=True)]
@@ -73,19 +73,21 @@ def _fonts(identity: Identity, library: Library) -> typography.Fonts:
     return typography.Fonts(library.family(chosen.heading), library.family(chosen.body), third)
 
 
-def _forbidden(identity: Identity) -> tuple[tuple[str, str], ...]:
-    """The pairs of ink and ground that the guideline rules out, as ids of brand colours."""
+def _pairs(identity: Identity, rule: str) -> tuple[tuple[str, str], ...]:
+    """The pairs of ink and ground that the guideline rules out, or asks for, as ids of brand colours."""
     by_name = {c.name.casefold(): c.id for c in identity.colors} | {c.id: c.id for c in identity.colors}
     found = []
     for one in identity.rules:
-        if one.rule == "forbidden pair":
+        if one.rule == rule:
             names = [str(one.values.get(key, "")).casefold().strip() for key in ("ink", "ground")]
             if all(name in by_name for name in names):
                 found.append((by_name[names[0]], by_name[names[1]]))
     return tuple(found)
 
 
-def _settings(choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str], ...]) -> ColorSettings:
+def _settings(
+    choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str], ...], wanted: tuple[tuple[str, str], ...]
+) -> ColorSettings:
     """What the choices say of the colours of one scheme, as a key that can be hashed."""
     return ColorSettings(
         scheme,
@@ -96,6 +98,8 @@ def _settings(choices: Choices, scheme: Scheme, forbidden: tuple[tuple[str, str]
         choices.links.underlined,
         forbidden,
         tuple(sorted(choices.logo.plates)),
+        tuple(one for one in wanted if one not in forbidden),
+        choices.buttons.main == "outlined",
     )
 
 

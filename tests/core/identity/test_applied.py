@@ -1,5 +1,7 @@
 """What accepted facts decide beyond the identity: corners, buttons and links in the choices; tone in the character."""
 
+import pytest
+
 from formulon.core.identity.applied import applied
 from formulon.core.identity.decide import Request, decide
 from formulon.core.identity.facts import facts_of
@@ -7,7 +9,8 @@ from formulon.core.identity.reading import read_file
 from formulon.core.identity.sightings import Reading, RuleSeen
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions
-from formulon.core.system.documents.identity import BrandMeasure, BrandRule, Identity
+from formulon.core.system.documents.identity import BrandColor, BrandMeasure, BrandRule, Identity
+from formulon.core.system.resolve import resolve
 
 SAID = (
     "# How we look\n\nCorners are rounded by 2 px. Buttons are fully rounded. Links are not underlined. Our tone is plain and quiet.\n\n"
@@ -55,8 +58,33 @@ def test_no_choice_is_touched_where_nothing_of_it_is_stated() -> None:
     assert applied(chosen, Identity(name="Reed"), Identity(name="Reed", strapline="Woven")) == chosen
     stated = Identity(name="Reed", measures=[BrandMeasure(measure="radius", px=0)])
     assert applied(chosen, Identity(name="Reed"), stated).radius == 0
-    other = Identity(name="Reed", rules=[BrandRule(rule="buttons and links", text="…", values={"button": "outlined"})])
+    other = Identity(name="Reed", rules=[BrandRule(rule="buttons and links", text="…", values={"second button": "outlined"})])
     assert applied(chosen, Identity(name="Reed"), other) == chosen
+
+
+@pytest.mark.parametrize(
+    ("said", "main", "case"),
+    [
+        ("Buttons are outlined, never filled.", "outlined", None),
+        ("Labels of buttons are set in capitals.", "filled", "uppercase"),
+        ("Knöpfe sind umrandet. Beschriftungen von Knöpfen stehen nie in Versalien.", "outlined", "none"),
+    ],
+)
+def test_outlined_buttons_and_capitals_are_drawn_and_go_with_their_rule(said: str, main: str, case: str | None) -> None:
+    facts = facts_of([read_file("guide.md", f"# Form\n\n{said}\n".encode())])
+    before = Identity(name="Reed", colors=[BrandColor(name="Reed", value="#1F5A48")])
+    wanted = [Request(fact=one.id, action="accept") for one in facts if one.group == "rules"]
+    after, decisions = decide(before, Decisions(), facts, wanted)
+    choices = applied(Choices(radius=3), before, after)
+    system = resolve(after, choices)
+    assert choices.buttons.main == main and system.css("type/label/case") == (case or "none")
+    open_fill = system.css("ground/paper/primary/fill/rest") == system.css("ground/paper/background")
+    assert open_fill == (main == "outlined")
+    gone, _ = decide(after, decisions, facts, [Request(fact=one.fact, action="reject") for one in wanted])
+    assert applied(choices, after, gone) == Choices(radius=3)
+    # A step that was set otherwise keeps what it has besides.
+    own = Choices.model_validate({"scale": {"steps": {"label": {"weight": 700}}}})
+    assert applied(applied(own, before, after), after, before) == own
 
 
 def test_a_fact_says_what_was_understood_of_its_sentence() -> None:

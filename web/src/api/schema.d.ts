@@ -1728,10 +1728,15 @@ export interface components {
         };
         /**
          * Buttons
-         * @description Padding in em of the label, above and below it and at its sides; the border in px; an arrow beside the label; whether
-         *     they take the whole width on phones; and the least size of anything to press, in px (WCAG 2.2, 2.5.8 and 2.5.5).
+         * @description How the main one is drawn; padding in em of the label, above and below it and at its sides; the border in px; an arrow beside
+         *     the label; whether they take the whole width on phones; and the least size of anything to press, in px (WCAG 2.2, 2.5.8 and 2.5.5).
          */
         Buttons: {
+            /**
+             * Main
+             * @default filled
+             */
+            main: components["schemas"]["MainEnum"];
             /**
              * Padding Block
              * @default 0.8
@@ -3575,6 +3580,8 @@ export interface components {
             /** Why */
             why: string;
         };
+        /** @enum {string} */
+        MainEnum: "filled" | "outlined";
         /**
          * Mark
          * @description A logo file. `svg` has gone through identity.svg.rebuild, which alone may be drawn.

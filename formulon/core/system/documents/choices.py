@@ -77,9 +77,10 @@ class Scale(Model):
 
 
 class Buttons(Model):
-    """Padding in em of the label, above and below it and at its sides; the border in px; an arrow beside the label; whether
-    they take the whole width on phones; and the least size of anything to press, in px (WCAG 2.2, 2.5.8 and 2.5.5)."""
+    """How the main one is drawn; padding in em of the label, above and below it and at its sides; the border in px; an arrow beside
+    the label; whether they take the whole width on phones; and the least size of anything to press, in px (WCAG 2.2, 2.5.8 and 2.5.5)."""
 
+    main: Literal["filled", "outlined"] = "filled"
     padding_block: float = Field(default=0.8, ge=0, le=2)
     padding_inline: float = Field(default=1.35, ge=0.2, le=3)
     border: float = Field(default=2, ge=0, le=4)

@@ -3,6 +3,7 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from functools import lru_cache
+from typing import NamedTuple
 
 from formulon.core.color.contrast import relative_luminance
 from formulon.core.color.oklab_scalar import mixed
@@ -20,6 +21,7 @@ from formulon.core.system.solving.palette import Exact
 from formulon.core.system.solving.scene import Scene, made_for_here
 from formulon.core.system.solving.search import Swatch
 from formulon.core.system.solving.settings import ColorSettings
+from formulon.core.system.solving.texts import Pairs
 from formulon.core.system.system import Conflict, MarkOnGround, Origin, Pair, Token
 
 
@@ -38,13 +40,18 @@ class Coloring:
 
     def resolve(self) -> None:
         policy, self.palette = self.settings.policy, self.costs.palette
-        self.bare = replace(self.settings, wires=(), pins=(), large_only=(), forbidden=(), plates=())
+        self.bare = replace(self.settings, wires=(), pins=(), large_only=(), forbidden=(), wanted=(), plates=())
         self.exact_colors()
         grounds, by_ground = self.by_hand()
         self.grounds = assign(self.palette, grounds, self.settings.scheme)
         both = ends(self.palette, self.grounds, self.settings.scheme)
         names = {color.id: swatch.rgb for color, swatch in zip(self.brand, self.palette.brand, strict=True)}
-        forbidden = frozenset((names[ink], names[ground]) for ink, ground in self.settings.forbidden)
+        rules = Ruled(
+            *(
+                frozenset((names[ink], names[ground]) for ink, ground in pairs)
+                for pairs in (self.settings.forbidden, self.settings.wanted)
+            )
+        )
         backs = [ground.rgb for ground in self.grounds.values()]
         prepare(self.costs, backs, both, self.grounds["brand"].rgb)
         solved: dict[str, OnGround] = {}
@@ -54,7 +61,7 @@ class Coloring:
             problem = _Problem(
                 self.costs, ground, self.grounds["paper"], self.grounds["brand"].swatch, both,
                 policy.large if large else policy.text, policy.boundary,
-                tuple(by_ground.get(ground.name, {}).items()), forbidden, self.of_ground(ground.name),
+                tuple(by_ground.get(ground.name, {}).items()), rules, self.of_ground(ground.name),
             )  # fmt: skip
             self.add(f"ground/{ground.name}/background", ground.swatch, ground.origin, ground.reason)
             alike = (other.ground.name for other in problems if _alike(other, problem))
@@ -215,6 +222,13 @@ class Coloring:
         self.tokens[path] = Token(path, "asset", value, value or "none", origin, reason)
 
 
+class Ruled(NamedTuple):
+    """The pairs of ink and ground that the guideline rules out, and those that it asks for."""
+
+    forbidden: Pairs
+    wanted: Pairs
+
+
 @dataclass(frozen=True)
 class _Problem:
     """All that the solution of one ground follows from."""
@@ -227,7 +241,7 @@ class _Problem:
     text: float
     boundary: float
     by_hand: tuple[tuple[str, Set], ...]
-    forbidden: frozenset[tuple[RGB, RGB]]
+    rules: Ruled
     settings: ColorSettings
 
 
@@ -237,7 +251,7 @@ def _solved(problem: _Problem) -> OnGround:
     grounds = {"paper": problem.paper, problem.ground.name: problem.ground}
     scene = Scene(
         problem.costs, problem.ground, grounds, problem.both, problem.action, problem.text, problem.boundary,
-        dict(problem.by_hand), problem.forbidden, problem.settings.underlined,
+        dict(problem.by_hand), problem.rules.forbidden, problem.settings.underlined, problem.rules.wanted, problem.settings.outlined,
     )  # fmt: skip
     return on_ground(scene, problem.settings)
 
@@ -245,4 +259,4 @@ def _solved(problem: _Problem) -> OnGround:
 def _alike(one: _Problem, other: _Problem) -> bool:
     """Whether two grounds have the same solution."""
     same = one.ground.swatch == other.ground.swatch and one.text == other.text
-    return same and not (one.by_hand or other.by_hand or one.forbidden)
+    return same and not (one.by_hand or other.by_hand or one.rules.forbidden)

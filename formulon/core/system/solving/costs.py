@@ -24,7 +24,7 @@ from formulon.core.system.solving.search import (
     rank_cost,
     rank_costs,
 )
-from formulon.core.system.solving.texts import Forbidden, Texts
+from formulon.core.system.solving.texts import Pairs, Texts
 
 _Wish = tuple[tuple[float, float, float], tuple[int, ...], float | None]  # OKLab, order of classes, bound on chroma
 _MOST = 512  # entries that are remembered of each kind: a resolution asks for some hundred
@@ -115,7 +115,7 @@ class Costs:
         order: tuple[int, ...],
         calm: float | None,
         required: float,
-        forbidden: Forbidden,
+        forbidden: Pairs,
     ) -> Texts:
         """A text on all swatches, wanted in either of two ends with a share of the other in it. Kept, since every ground
         asks for the same few."""

@@ -26,7 +26,7 @@ from formulon.core.system.solving.search import (
     best,
     between,
 )
-from formulon.core.system.solving.texts import Forbidden, Texts
+from formulon.core.system.solving.texts import Pairs, Texts
 from formulon.core.system.system import Origin
 
 ORIGINS: tuple[Origin, ...] = ("exact", "derived", "derived", "derived", "derived")  # by class
@@ -35,6 +35,10 @@ STATE_APART = 3.0  # least ΔE2000 between neighbouring states (common practice;
 # OKLCH lightness by which a state may move away from rest, and what a move towards the label costs.
 MOVES = (0.03, 0.04, 0.05, 0.06, 0.075, 0.09, 0.1, 0.12, 0.15, 0.18, 0.22, 0.27)
 TOWARDS = 0.3
+
+
+WANTED = 1e8  # taken off the costs of an ink that the guideline asks for on a ground: more than any rank costs
+_READ = ("heading", "body")  # what a pair that a guideline asks for is about
 
 
 class Made(NamedTuple):
@@ -55,7 +59,7 @@ Solved = dict[str, Made]  # by path of the part
 @dataclass(frozen=True)
 class Scene:
     """`by_hand` holds what wires and pins set, by path of the part; `forbidden` the pairs of ink and ground that the guideline
-    rules out; `both` the light and the dark end in which text is wanted."""
+    rules out, `wanted` those that it asks for; `outlined` says that the main button is; `both` the light and the dark end in which text is wanted."""
 
     costs: Costs
     ground: Ground
@@ -65,8 +69,10 @@ class Scene:
     text: float
     boundary: float
     by_hand: ByHand = field(default_factory=dict)
-    forbidden: Forbidden = frozenset()
+    forbidden: Pairs = frozenset()
     underlined: bool = True
+    wanted: Pairs = frozenset()
+    outlined: bool = False
 
     @cached_property
     def back(self) -> RGB:
@@ -137,6 +143,11 @@ class Scene:
             costs += bars(np.array([swatch.rgb not in banned for swatch in options.swatches]))
         return costs
 
+    def favoured(self, options: Options, background: RGB) -> Floats:
+        """Added to the costs of a text: what the guideline asks for on a colour goes before all else that passes."""
+        inks = {ink for ink, ground in self.wanted if ground == background}
+        return np.array([-WANTED if swatch.rgb in inks else 0.0 for swatch in options.swatches]) if inks else np.zeros(1)
+
     def seen(self, options: Options, background: RGB, required: float) -> Floats:
         """Added to costs: infinite where options do not pass on a colour."""
         if not options.by_hand:
@@ -168,8 +179,9 @@ class Scene:
         on: RGB | None = None,
     ) -> Swatch | None:  # fmt: skip
         """The colour of a role that constrains no other; None where nothing passes."""
-        options = self.options(name, wish, order, calm)
-        return best(options, self.on(options, on or self.back, required))
+        options, back = self.options(name, wish, order, calm), on or self.back
+        costs = self.on(options, back, required)
+        return best(options, costs + self.favoured(options, back) if name in _READ else costs)
 
     def least_bad(self, background: RGB) -> Swatch:
         """The swatch with most contrast, for where nothing passes."""

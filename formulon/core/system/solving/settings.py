@@ -18,3 +18,5 @@ class ColorSettings:
     underlined: bool = True
     forbidden: tuple[tuple[str, str], ...] = ()
     plates: tuple[str, ...] = ()
+    wanted: tuple[tuple[str, str], ...] = ()
+    outlined: bool = False

@@ -8,7 +8,7 @@ from formulon.core.color.contrast import contrast_ratio, relative_luminance
 from formulon.core.color.srgb import RGB, Floats
 from formulon.core.system.solving.search import Ints, Options, against, bars, between
 
-Forbidden = frozenset[tuple[RGB, RGB]]
+Pairs = frozenset[tuple[RGB, RGB]]  # of ink and ground
 
 
 class Texts:
@@ -20,7 +20,7 @@ class Texts:
     """
 
     def __init__(
-        self, fills: Options, light: Options, dark: Options, ends: tuple[RGB, RGB], required: float, forbidden: Forbidden,
+        self, fills: Options, light: Options, dark: Options, ends: tuple[RGB, RGB], required: float, forbidden: Pairs,
         barred: Floats | None = None,
     ) -> None:  # fmt: skip
         self.fills, self.light, self.dark, self.ends = fills, light, dark, ends

@@ -78,6 +78,12 @@ const SELECTS: { path: string; label: string; options: ReturnType<typeof named>;
       now: (choices) => choices.motion,
     },
     {
+      path: '/buttons/main',
+      label: 'Main button',
+      options: named('filled', 'outlined'),
+      now: (choices) => choices.buttons?.main ?? 'filled',
+    },
+    {
       path: '/buttons/arrow',
       label: 'Arrow in buttons',
       options: named('none', 'before', 'after'),

@@ -28,5 +28,13 @@ def disabled(scene: Scene, variant: str, ink: RGB) -> Iterator[tuple[str, Made]]
     ground = scene.back
     reason = f"Ink {to_hex(ink)} faded into the ground; what is disabled needs no contrast (WCAG 2.2, 1.4.3)."
     faded = made_for_here(mixed(ground, ink, 0.45), "faded")
-    back = made_for_here(mixed(ground, ink, 0.12) if variant == "primary" else ground, "faded")
-    yield from state(scene, variant, "disabled", back, faded, faded if variant == "secondary" else back, reason)
+    back = made_for_here(mixed(ground, ink, 0.12) if variant == "primary" and not scene.outlined else ground, "faded")
+    yield from state(
+        scene,
+        variant,
+        "disabled",
+        back,
+        faded,
+        faded if variant == "secondary" or (variant == "primary" and scene.outlined) else back,
+        reason,
+    )

@@ -14,6 +14,7 @@ from formulon.core.color.vision import DICHROMACIES, lab_seen
 from formulon.core.system.solving.grounds import far_from
 from formulon.core.system.solving.groups.buttons import Fills, disabled, state
 from formulon.core.system.solving.groups.group import Group
+from formulon.core.system.solving.groups.open_buttons import outlined
 from formulon.core.system.solving.scene import CALM_TEXT, Made, Scene, Solved, apart, made_for_here, passes, shifts
 from formulon.core.system.solving.search import (
     ALL,
@@ -49,11 +50,23 @@ class MainButton(Group):
     """Fill, label, hover and pressed are chosen together."""
 
     def together(self, scene: Scene) -> Mapping[str, Swatch]:
+        if scene.outlined:
+            return {path: one.swatch for path, one in _open(scene) if path in (_FILL, _LABEL)}
         main = _main(scene)
         return {_FILL: main.fill, _LABEL: main.label}
 
     def solve(self, scene: Scene, made: Solved) -> Iterator[tuple[str, Made]]:
-        yield from _filled(scene, _main(scene))
+        yield from _open(scene) if scene.outlined else _filled(scene, _main(scene))
+
+
+def _open(scene: Scene) -> Iterator[tuple[str, Made]]:
+    """The main button outlined, in the action colour or the nearest to it that is read on the ground. What was led to the button is
+    its ink then; a fill that was pinned stays under it."""
+    led = scene.by_hand.get(_FILL)
+    if led and led.origin == "chosen":
+        scene = scene.without(_FILL)
+        scene = scene if _LABEL in scene.by_hand else scene.with_part(_LABEL, led.swatch)
+    yield from outlined(scene, "primary", scene.action)
 
 
 def _main(scene: Scene) -> _Main:
@@ -63,9 +76,10 @@ def _main(scene: Scene) -> _Main:
     clear = fills.cost + bars(_clear(scene, fills))
     for row, column in chain(_first(scene, fills, clear, texts), _all(scene, fills, clear, texts)):
         fill, label = fills.swatches[row], texts.swatches[column]
-        hover, pressed = _primary_states(scene, fill.rgb, label.rgb)
-        if hover and pressed:
-            return _Main(fill, label, hover, pressed)
+        for one in (*_asked_for(scene, fill), label):
+            hover, pressed = _primary_states(scene, fill.rgb, one.rgb)
+            if hover and pressed:
+                return _Main(fill, one, hover, pressed)
     # Nothing meets everything: the label is as readable as it can be, and what stands out goes before.
     unread = np.where(np.isfinite(texts.least), 0, LAST)
     fill = fills.swatches[next(ascending(clear + scene.seen_apart(fills, FILL_APART) + unread), 0)]
@@ -76,6 +90,12 @@ def _main(scene: Scene) -> _Main:
             fill.rgb
         )
     return _Main(fill, label, *_primary_states(scene, fill.rgb, label.rgb))
+
+
+def _asked_for(scene: Scene, fill: Swatch) -> list[Swatch]:
+    """The labels that the guideline asks for on a fill, as far as they are read there."""
+    inks = {ink for ink, ground in scene.wanted if ground == fill.rgb} if _LABEL not in scene.by_hand else set()
+    return [one for one in scene.costs.palette.brand if one.rgb in inks and passes(one.rgb, fill.rgb, scene.text)]
 
 
 def _clear(scene: Scene, fills: Options) -> Mask:

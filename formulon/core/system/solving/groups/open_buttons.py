@@ -23,29 +23,29 @@ class OpenButtons(Group):
 
     def solve(self, scene: Scene, made: Solved) -> Iterator[tuple[str, Made]]:
         link, hover = made["link"].swatch, made["link-hover"].swatch
-        yield from _outlined(scene, made["heading"].swatch)
+        yield from outlined(scene, "secondary", made["heading"].swatch)
         under = _underlays(scene, "text", link.rgb, hover.rgb)
         yield from _open(scene, "text", link, link, hover, under, "The link ink, without a fill.")
 
 
-def _outlined(scene: Scene, heading: Swatch) -> Iterator[tuple[str, Made]]:
-    """The second button: the heading ink, or the nearest to it that has states, as label and border."""
-    options = scene.options("secondary/label/rest", heading.rgb)
+def outlined(scene: Scene, variant: str, wish: Swatch) -> Iterator[tuple[str, Made]]:
+    """An outlined button: the ink that is wished for, or the nearest to it that has states, as label and border."""
+    options = scene.options(f"{variant}/label/rest", wish.rgb)
     for trial in ranked(options, scene.on(options, scene.back, scene.text)):
-        under = _underlays(scene, "secondary", trial.rgb, trial.rgb)
+        under = _underlays(scene, variant, trial.rgb, trial.rgb)
         if None not in under:
             ink = trial
             break
     else:
-        ink = options.swatches[0] if options.by_hand else heading
-        under = _underlays(scene, "secondary", ink.rgb, ink.rgb)
+        ink = options.swatches[0] if options.by_hand else wish
+        under = _underlays(scene, variant, ink.rgb, ink.rgb)
     border = ink
     if ink.rgb in (BLACK, WHITE) and not any(swatch.rgb == ink.rgb for swatch in scene.costs.palette.brand):
         # Pure black and white stand only where nothing else can: a border needs less than a label.
         border = scene.solve("", ink.rgb, scene.boundary, (NEUTRAL, RAMP, EXACT)) or ink
     ratio = contrast_ratio(ink.rgb, scene.back)
     reason = f"Border and label in {ink.label}, {shown(ratio)} on {scene.ground.swatch.label}; labels need {scene.text:g}:1."
-    yield from _open(scene, "secondary", ink, border, ink, under, reason)
+    yield from _open(scene, variant, ink, border, ink, under, reason)
 
 
 def _underlays(scene: Scene, variant: str, ink: RGB, moved_ink: RGB) -> Fills:

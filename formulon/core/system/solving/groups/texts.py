@@ -102,7 +102,7 @@ def _links(scene: Scene, body: Swatch) -> tuple[Swatch, list[tuple[str, Made]]]:
     found: _Linked | None = None
     if not scene.underlined:
         bodies = scene.options("body", _BODY.wish(scene.far, scene.back), _BODY.order, _BODY.calm)
-        costs = scene.on(bodies, scene.back, scene.text)[:, None] + passing[None, :]
+        costs = (scene.on(bodies, scene.back, scene.text) + scene.favoured(bodies, scene.back))[:, None] + passing[None, :]
         costs = costs + scene.beside(bodies, options, LINK_FROM_TEXT)
         width = len(options.swatches)
         pairs = ((bodies.swatches[i // width], options.swatches[i % width]) for i in ascending(costs))
@@ -173,6 +173,8 @@ def _explained(scene: Scene, found: Swatch, wish: Swatch | None, required: float
     """One sentence on why an ink is what it is, with the numbers."""
     ground = scene.ground
     ratio = contrast_ratio(found.rgb, ground.rgb)
+    if (found.rgb, ground.rgb) in scene.wanted:
+        return f"{found.label} {to_hex(found.rgb)} on {ground.swatch.label}, {shown(ratio)}: the guideline asks for it."
     have = f"{found.label} {to_hex(found.rgb)} on {ground.swatch.label} is {shown(ratio)}"
     asks = f"needs {required:g}:1" if required else "needs nothing, it is decoration"
     if wish is None or wish.rgb == found.rgb:
