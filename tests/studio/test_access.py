@@ -45,6 +45,7 @@ PATHS = [
     ("delete", "/languages/de/texts"),
     ("get", "/form-starts"),
     ("get", "/stated"),
+    ("get", "/material"),
     ("get", "/preflight/languages"),
     ("get", "/old-pages"),
     ("get", "/old-pages/7"),

@@ -40,3 +40,35 @@ def test_a_fact_changes_on_edited_pages_in_one_entry_and_comes_back_whole(brand:
 
 def test_a_stranger_is_not_told(brand: Brand, stranger: Api) -> None:
     assert stranger.get(f"brands/{brand.pk}/stated").status_code == 404
+
+
+def test_material_is_told_to_stand_to_wait_and_to_stand_again_where_it_is_put(brand: Brand, anna: Api) -> None:
+    known = anna.get(f"brands/{brand.pk}").json()
+    text = {
+        "heading": "Our paper",
+        "text": "Cotton from the mill at Tarn.\nEvery sheet has four torn edges.",
+        "source": "paper.md",
+    }
+    patch = {"op": "add", "path": "/texts/-", "value": text}
+    assert anna.change(brand, "identity", known["identity"]["revision"], patch).status_code == 200
+    told = anna.get(f"brands/{brand.pk}/material").json()["texts"]
+    number = told[-1]["number"]
+    page = known["pages"][0]
+    if told[-1]["places"]:  # the pages followed the plan
+        where = told[-1]["places"][0]
+        page = next(one for one in anna.get(f"brands/{brand.pk}").json()["pages"] if one["body"]["id"] == where[0])
+        index = next(i for i, one in enumerate(page["body"]["sections"]) if one["id"] == where[1])
+        gone = {"op": "remove", "path": f"/sections/{index}"}
+        assert anna.change(brand, f"page:{where[0]}", page["revision"], gone).status_code == 200
+    waiting = anna.get(f"brands/{brand.pk}/material").json()["texts"][number]
+    assert waiting == {"number": number, "places": [], "waits": text["text"].split("\n")}
+    content = {"heading": text["heading"], "body": "\n\n".join(waiting["waits"])}
+    add = {"do": "add", "page": page["body"]["id"], "kind": "long_text", "layout": "essay", "content": content}
+    made = anna.post(f"brands/{brand.pk}/structure", {"operations": [add]})
+    assert made.status_code == 200
+    body = anna.get(f"brands/{brand.pk}").json()
+    held = {f"page:{one['body']['id']}": one["revision"] for one in body["pages"]} | {"frame": body["frame"]["revision"]}
+    for change in made.json()["changes"]:
+        assert anna.change(brand, change["document"], held[change["document"]], *change["patch"]).status_code == 200
+    standing = anna.get(f"brands/{brand.pk}/material").json()["texts"][number]
+    assert standing["waits"] == [] and standing["places"][0][0] == page["body"]["id"]

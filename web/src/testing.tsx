@@ -141,6 +141,7 @@ export const LIBRARY = {
   ],
   organisations: [{ id: 'other', name: 'Other', about: '', pages: ['Kontakt', 'Prices'] }],
   families: [],
+  ruled_out: ['shadows', 'motion'],
   languages: [
     { code: 'en-GB', name: 'British English', own: 'British English', words: true, sentences: true },
     { code: 'el', name: 'Greek', own: 'Ελληνικά', words: true, sentences: false },

@@ -134,6 +134,8 @@ class PageHead:
     description: str
     language: str = "en"
     first: bool = False  # whether it is the start page, at which what holds for the whole site is told
+    ruled_out: tuple[tuple[str, str], ...] = ()  # what the guideline rules out on pages, each with its sentence
+    drawn: frozenset[str] = frozenset()  # of what can be ruled out, what the style of the whole site has
 
 
 @dataclass(frozen=True, slots=True)

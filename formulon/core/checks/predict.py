@@ -9,6 +9,7 @@ from typing import Any
 
 from formulon.core.checks.form_facts import form_facts
 from formulon.core.checks.frame_facts import HOME, footer_facts, header_facts
+from formulon.core.checks.guideline import drawn_everywhere, ruled_out
 from formulon.core.checks.own_code import code_facts
 from formulon.core.checks.page_facts import (
     Destination,
@@ -95,6 +96,7 @@ class Prediction:
         self.site, self.system, self.open_blob, self.widths = site, system, open_blob, widths
         self.policy, self.language = policy_of(site.choices), site.identity.language
         self.avoided = words_of_rule(site.identity, "words to avoid")
+        self.ruled_out = ruled_out(site.identity)
         self.classes = {width: class_of(width) for width in widths}
         self.sizes = {name: {w: step.size(w) for w in self.widths} for name, step in system.steps.items()}
         self.small_space = {w: px(system, "space/4", w) for w in self.widths}
@@ -132,7 +134,10 @@ class Prediction:
 
     def head(self, page: Page) -> Iterator[Fact]:
         first = page.id == self.site.drawn[0].id
-        yield PageHead(PagePlace(page.id, "", ""), page.name, page.title, page.description, self.language, first)
+        yield PageHead(
+            PagePlace(page.id, "", ""), page.name, page.title, page.description, self.language, first, self.ruled_out,
+            drawn_everywhere(self.site.choices, self.system) if first and self.ruled_out else frozenset(),
+        )  # fmt: skip
 
     def sections(self, page: Page) -> Iterator[Fact]:
         for section in page.sections:

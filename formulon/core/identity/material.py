@@ -1,19 +1,25 @@
 """What a document holds for the brand's pages: its texts by heading, line by line, and what its sentences tell as lines of a kind."""
 
+import re
 from collections.abc import Callable, Iterable, Iterator
 
 from formulon.core.identity.documents import Block, Section, sections
 from formulon.core.identity.documents.written import LANGUAGES, typed
-from formulon.core.identity.sightings import TextSeen, WordSeen
-from formulon.core.identity.statements import readable
+from formulon.core.identity.sightings import RuleSeen, TextSeen, WordSeen
+from formulon.core.identity.statements import phrases, readable
 from formulon.core.identity.statements.offers import OfferTold, offers_listed
+from formulon.core.identity.statements.shape import shapes_stated
 from formulon.core.identity.statements.told import MOST_HOURS, Told, dates_told, people_told, prices_told, quotes_told
+from formulon.core.identity.statements.typefaces import typefaces_stated
 from formulon.core.identity.statements.years import years_told
-from formulon.core.identity.words import is_labelled
+from formulon.core.identity.words import is_labelled, rules
 from formulon.core.system.documents.identity import CONTROLS, ClientText
 from formulon.core.system.documents.passages import Passage, figure_in, passages
 
 MOST_TEXTS = 120
+_ASIDE = 0.3  # how sure it is that a text is for the brand's pages where it rules how they look, or is a letter to whoever makes them
+_FEW_WORDS = 40  # of a text that does not stand by itself among rules
+_VALUE = re.compile(r"#[0-9A-Fa-f]{6}\b|\b(?:CMYK|RGB|RAL|HSL)\b")
 # What sentences tell, how many lines of it are worth a text, and the heading by which they are read as people.
 _TOLD: tuple[tuple[str, Callable[[str], list[Told]], int, str], ...] = (
     ("quotes", quotes_told, 1, ""), ("prices", prices_told, 2, ""), ("people", people_told, 2, "Team"), ("dates", dates_told, 2, ""),
@@ -23,12 +29,19 @@ _TOLD: tuple[tuple[str, Callable[[str], list[Told]], int, str], ...] = (
 
 def material(blocks: Iterable[Block], most: int = MOST_TEXTS) -> list[TextSeen | WordSeen]:
     """The texts of a document, one for each heading, line by line, without lines that only hold a labelled fact; opening hours of tables
-    and lists as a fact; and what sentences tell, one text a kind, under the heading of the first."""
+    and lists as a fact; and what sentences tell, one text a kind."""
     held = [(section, typed(section.lines)) for section in sections(blocks)]
     offers = {id(section): offers_listed(section, kinds) for section, kinds in held}
     figures = {id(section): _figures(section, kinds) for section, kinds in held}
     named = {id(section): {one.text for one in offers[id(section)]} | set(figures[id(section)]) for section, _ in held}
-    texts = [text for section, kinds in held if (text := _text(section, kinds, named[id(section)]))]
+    ruling = [_is_ruling(section) for section, _ in held]
+    mostly = 2 * sum(ruling) >= len(ruling)
+    texts = []
+    for (section, kinds), rules_it in zip(held, ruling, strict=True):
+        text = _text(section, kinds, named[id(section)])
+        if text:
+            aside = rules_it or (mostly and len(text.text.split()) < _FEW_WORDS) or _is_letter(section.heading)
+            texts.append(text.model_copy(update={"sure": _ASIDE}) if aside else text)
     return [
         *texts[:most],
         *(hours for section, kinds in held if kinds for hours in _hours(section)),
@@ -40,6 +53,19 @@ def material(blocks: Iterable[Block], most: int = MOST_TEXTS) -> list[TextSeen |
         ),
         *_told(held),
     ]
+
+
+def _is_ruling(section: Section) -> bool:
+    """Whether a section says how the brand looks and speaks, and not what its pages tell: at least half of it is rules and values."""
+    text = readable("\n".join(section.lines))
+    ruled = {one.text for one in rules(text, "") if isinstance(one, RuleSeen)} | {one.text for one in typefaces_stated(text)}
+    ruled |= {one.text for one in shapes_stated(text)} | {line for line in section.lines if _VALUE.search(line)}
+    return 2 * sum(map(len, ruled)) >= len(text) > 0
+
+
+def _is_letter(heading: str) -> bool:
+    words = "|".join(one for table in phrases("letters") for one in table["salutations"])
+    return re.match(rf"(?:{words})\s+[^\W\d_]", heading, re.IGNORECASE) is not None
 
 
 def _offer(section: Section, one: OfferTold) -> WordSeen:
@@ -66,15 +92,11 @@ def _place(section: Section, where: str) -> str:
 
 def _told(held: list[tuple[Section, set[str]]]) -> Iterator[TextSeen]:
     """What lines tell that are of no kind by themselves."""
-    loose = [
-        (section.heading, readable("\n".join(one for one in section.lines if one not in kinds))) for section, kinds in held
-    ]
+    loose = [readable("\n".join(one for one in section.lines if one not in kinds)) for section, kinds in held]
     for kind, grammar, fewest, heading in _TOLD:
-        found = [(above, grammar(text)) for above, text in loose]
-        lines = list(dict.fromkeys(one.value for _, several in found for one in several))
+        lines = list(dict.fromkeys(one.value for text in loose for one in grammar(text)))
         if len(lines) >= fewest:
-            first = next((above for above, several in found if several), "")
-            yield TextSeen(heading=heading or first, text="\n".join(lines)[:4000], place=f"{kind} in sentences", sure=0.7)
+            yield TextSeen(heading=heading, text="\n".join(lines)[:4000], place=f"{kind} in sentences", sure=0.7)
 
 
 def _hours(section: Section) -> Iterator[WordSeen]:

@@ -115,7 +115,7 @@ def beside(name: str, data: Mapping[str, bytes]) -> dict[str, str]:
 
 
 # Raised whenever readers find more in a file that they could read before: what was read by earlier ones can be read again.
-READERS = 2
+READERS = 3
 
 
 def read_file(name: str, data: bytes, others: dict[str, str] | None = None) -> Reading:

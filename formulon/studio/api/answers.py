@@ -45,7 +45,7 @@ from formulon.core.site.sheets import preview_tokens
 from formulon.core.site.site import Asset, Site
 from formulon.core.site.sketch import sketch
 from formulon.core.system.documents.choices import GROUNDS, Choices
-from formulon.core.system.documents.identity import Mark
+from formulon.core.system.documents.identity import RULED_OUT, Mark
 from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
 from formulon.core.system.solving.logo import choose
@@ -294,6 +294,7 @@ def library() -> library_shapes.Library:
         visions=[library_shapes.VisionCard(id=name, matrix=matrix.tolist()) for name, matrix in MATRICES.items()],
         languages=[library_shapes.LanguageCard(**one._asdict()) for one in offered()],
         system_forms=[library_shapes.FormCard(id=form.id, label=form.label) for form in SYSTEM_FORMS.values()],
+        ruled_out=list(RULED_OUT),
     )
 
 

@@ -112,3 +112,4 @@ class Library(Shape):
     system_forms: list[FormCard]
     visions: list[VisionCard]
     languages: list[LanguageCard]
+    ruled_out: list[str]

@@ -126,6 +126,18 @@ class Stated(Shape):
     facts: list[StatedFact]
 
 
+class TextStanding(Shape):
+    """A text of the client's by its number: the sections that tell some of it, as page and section, and the lines that wait."""
+
+    number: int
+    places: list[tuple[str, str]]
+    waits: list[str]
+
+
+class Material(Shape):
+    texts: list[TextStanding]
+
+
 class CopyRequest(Shape):
     """The brand that a section is copied to."""
 

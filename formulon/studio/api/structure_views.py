@@ -13,6 +13,7 @@ from formulon.core.site.render import render_page
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.site.stated import path_of, statements
 from formulon.core.site.structured import address
+from formulon.core.site.waiting import standing
 from formulon.studio.api import shapes, structure_shapes
 from formulon.studio.api.access import brand_of, user_of
 from formulon.studio.api.base import View, answer
@@ -128,6 +129,18 @@ class StatedView(View):
                 )
             )
         return answer(structure_shapes.Stated(facts=list(found.values())))
+
+
+class MaterialView(View):
+    @extend_schema(responses=structure_shapes.Material)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """Which of the client's texts stand on pages, and what of them waits."""
+        bodies, _ = bodies_of(brand_of(request, brand_id))
+        found = [
+            structure_shapes.TextStanding(number=one.number, places=list(one.places), waits=list(one.waits))
+            for one in standing(bodies)
+        ]
+        return answer(structure_shapes.Material(texts=found))
 
 
 class CopyView(View):

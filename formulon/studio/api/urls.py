@@ -85,6 +85,7 @@ urlpatterns = [
     path(f"{_BRAND}/old-pages", old_page_views.OldPagesView.as_view()),
     path(f"{_BRAND}/old-pages/<int:file_id>", old_page_views.OldPageView.as_view()),
     path(f"{_BRAND}/stated", structure_views.StatedView.as_view()),
+    path(f"{_BRAND}/material", structure_views.MaterialView.as_view()),
     path(f"{_BRAND}/search", structure_views.SearchView.as_view()),
     path(f"{_BRAND}/additions/<str:kind>", structure_views.AdditionsView.as_view()),
     path(f"{_BRAND}/pages/<slug:page_id>/sections/<slug:section_id>/parts", structure_views.PartsView.as_view()),

@@ -80,6 +80,15 @@ export function useStated(brandId: string, stamp: string) {
   });
 }
 
+/** Which of the client’s texts stand on pages, and what of them waits. */
+export function useMaterial(brandId: string, stamp: string) {
+  return useQuery({
+    queryKey: ['material', brandId, stamp],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/material', { params: { path: { brand_id: brandId } } })),
+    placeholderData: (previous) => previous,
+  });
+}
+
 /** The pages among the brand's files: those of the site that it has had. */
 export function useOldPages(brandId: string) {
   return useQuery({

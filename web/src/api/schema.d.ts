@@ -538,6 +538,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/material": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Which of the client's texts stand on pages, and what of them waits. */
+        get: operations["brands_material_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/matrix": {
         parameters: {
             query?: never;
@@ -1698,8 +1715,8 @@ export interface components {
          * BrandRule
          * @description A rule of the guideline. `values` by rule: least size {px, side, mark}; clear space {px} or {share, of}; proportions
          *     {name of colour: percent}; forbidden and wanted pair {ink, ground}; words to use and to avoid {words}; buttons and links
-         *     {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character; as said {about}, a sentence that no
-         *     grammar understands.
+         *     {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character; not used {what}, of
+         *     RULED_OUT; as said {about}, a sentence that no grammar understands, until a person says what it asks.
          */
         BrandRule: {
             /** Rule */
@@ -3436,6 +3453,8 @@ export interface components {
             visions: components["schemas"]["VisionCard"][];
             /** Languages */
             languages: components["schemas"]["LanguageCard"][];
+            /** Ruled Out */
+            ruled_out: string[];
         };
         /**
          * Line
@@ -3644,6 +3663,11 @@ export interface components {
             ids: string[];
             /** State */
             state: components["schemas"]["EnquiryStateEnum"];
+        };
+        /** Material */
+        Material: {
+            /** Texts */
+            texts: components["schemas"]["TextStanding"][];
         };
         /** @enum {string} */
         MeantForEnum: "any" | "light" | "dark";
@@ -4961,7 +4985,7 @@ export interface components {
             rationale: string;
         };
         /** @enum {string} */
-        RuleEnum: "least size" | "clear space" | "proportions" | "forbidden pair" | "wanted pair" | "words to use" | "words to avoid" | "buttons and links" | "tone" | "as said";
+        RuleEnum: "least size" | "clear space" | "proportions" | "forbidden pair" | "wanted pair" | "words to use" | "words to avoid" | "buttons and links" | "tone" | "not used" | "as said";
         /**
          * Scale
          * @description The type scale: size of running text in px and ratio of neighbouring steps, at 360 and at 1280 px; a factor on all
@@ -5470,6 +5494,21 @@ export interface components {
              * @default
              */
             lead_to: string;
+        };
+        /**
+         * TextStanding
+         * @description A text of the client's by its number: the sections that tell some of it, as page and section, and the lines that wait.
+         */
+        TextStanding: {
+            /** Number */
+            number: number;
+            /** Places */
+            places: [
+                string,
+                string
+            ][];
+            /** Waits */
+            waits: string[];
         };
         /**
          * TextsRequest
@@ -6935,6 +6974,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_material_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Material"];
                 };
             };
         };

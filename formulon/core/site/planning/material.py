@@ -3,10 +3,11 @@
 import re
 from collections import defaultdict
 from collections.abc import Mapping
+from dataclasses import replace
 
 from formulon.core.site.site import Asset
 from formulon.core.system.documents.identity import ClientText, Identity, slug
-from formulon.core.system.documents.passages import Passage, PassageKind, passages
+from formulon.core.system.documents.passages import Day, Item, Passage, PassageKind, day_of, passages
 
 _ANYWHERE = ("quotes", "hours")  # what others say convinces elsewhere, and hours are the brand's, whatever file they are in
 _EMPTY = {"the", "a", "an", "of", "and", "our", "us", "we", "to", "in", "at", "for", "your", "it", "is", "what", "how", "with"}
@@ -45,11 +46,64 @@ def chosen_pictures(identity: Identity, assets: list[Asset]) -> list[Asset]:
     return chosen or assets
 
 
+def once(kind: str, found: list[Passage]) -> list[Passage]:
+    """The passages of a kind without items that an earlier one has, as where a sentence says once more what a list does; two that are
+    alike in one list are two."""
+    known: list[Item] = []
+    made = []
+    for one in found:
+        left = tuple(item for item in one.items if not any(_same(kind, item, other) for other in known))
+        known += left
+        if left:
+            made.append(one if len(left) == len(one.items) else replace(one, items=left))
+    return made
+
+
+def _same(kind: str, one: Item, other: Item) -> bool:
+    """Whether two items of a kind say the same."""
+
+    def alike(*keys: str) -> bool:
+        return all(_plain(one.get(key, "")) == _plain(other.get(key, "")) for key in keys)
+
+    if kind == "people":
+        return alike("name")
+    if kind == "quotes":
+        return alike("text")
+    if kind == "prices":
+        return alike("title", "price")
+    if kind == "dates":
+        return alike("when") and nearness(one["what"], other["what"]) >= NEAR
+    return kind == "moments" and alike("when") and nearness(one["title"], other["title"]) >= NEAR
+
+
+def _plain(text: str) -> str:
+    return " ".join(re.findall(r"[^\W_]+", text.casefold()))
+
+
+def in_time(kind: str, found: list[Passage], language: str) -> list[Passage]:
+    """Passages of years, and of days with their year, as one in the order of time where each of them goes by it; others as they are."""
+    if kind not in ("moments", "dates") or len(found) < 2:
+        return found
+    timed: list[tuple[Day, Item]] = []
+    for one in found:
+        days = [day for item in one.items if (day := _day(kind, item["when"], language))]
+        if len(days) < len(one.items) or days != sorted(days):
+            return found
+        timed += zip(days, one.items, strict=True)
+    items = tuple(item for _, item in sorted(timed, key=lambda pair: pair[0]))
+    return [replace(found[0], heading=next((one.heading for one in found if one.heading), ""), items=items)]
+
+
+def _day(kind: str, when: str, language: str) -> Day | None:
+    return (int(when[:4]), 0, 0) if kind == "moments" else day_of(when, language)
+
+
 class Material:
     """The texts that are still to be placed: plain words by heading, and passages of a kind. Offers that go by a text's name keep
     it for their cards."""
 
     def __init__(self, texts: list[ClientText], language: str = "en") -> None:
+        self.language = language
         self.texts: list[ClientText] = []
         self.typed: dict[PassageKind, list[Passage]] = defaultdict(list)
         for text in texts:
@@ -58,14 +112,17 @@ class Material:
                     self.texts.append(text.model_copy(update={"text": one.text}))
                 else:
                     self.typed[one.kind].append(one)
+        self.typed = defaultdict(list, {kind: once(kind, found) for kind, found in self.typed.items()})
         self.used: set[int] = set()
         self.homes: dict[str, str] = {}  # the page, by its key, that tells all of a file
         self.common: dict[str, str] = {}  # the page that tells what of a topic is in no such file
 
     def all(self, kind: PassageKind, page: str = "") -> list[Passage]:
-        """The passages of a kind, in the order of the texts; for a page those that it tells."""
+        """The passages of a kind, in the order of the texts; for a page those that it tells, in one where they go by time."""
         found = self.typed.get(kind, [])
-        return [one for one in found if self.told_on(one.source, kind, page)] if page else found
+        if not page:
+            return found
+        return in_time(kind, [one for one in found if self.told_on(one.source, kind, page)], self.language)
 
     def told_on(self, source: str, topic: str, page: str) -> bool:
         """Whether a page tells a topic of a file."""

@@ -22,7 +22,7 @@ from formulon.core.site.planning.plans import in_order
 from formulon.core.site.planning.rhythms import beat_of, grounds, in_proportion, unreadable
 from formulon.core.site.planning.telling import Options, Telling
 from formulon.core.site.planning.writer import BriefWriter, Writer, shorten
-from formulon.core.site.site import Asset, Frame, Page, Section, Site
+from formulon.core.site.site import MOST_SECTIONS, Asset, Frame, Page, Section, Site
 from formulon.core.site.values import placeholder
 from formulon.core.system.documents.choices import Choices, GroundName
 from formulon.core.system.documents.identity import ClientText, Identity, free_id
@@ -200,7 +200,7 @@ class _Plan:
                     rest += topics.blocks(topic, key)
                 elif topic not in told:  # they have a page of their own
                     rest.append(topics.teaser())
-            return [[first], *rest, *closing], first
+            return [[first], *_as_many(rest, closing), *closing], first
         first, left = topics.beginning(key, self.assigned.names[key])
         if self.inner and self.inner[0] in first.only and not self._pictures_inner():
             first = replace(first, only=self.inner)
@@ -209,7 +209,7 @@ class _Plan:
         if not rest and not first.content.get("text"):
             gap = placeholder(f"What visitors should know about: {self.assigned.names[key]}")
             first = replace(first, content=first.content | {"text": gap})
-        return [[first], *rest, *closing], first
+        return [[first], *_as_many(rest, closing), *closing], first
 
     def _pictures_inner(self) -> bool:
         """Whether the composition that opens inner pages shows a picture, of which there may be none left."""
@@ -298,6 +298,11 @@ class _Plan:
             said = [f"{named or identity.name}: {text}" for text in said if text and "[[" not in text]
         text = next((one for one in said if one and "[[" not in one), "")
         return self.writer.description(collapsed(text)) if text else ""
+
+
+def _as_many(rest: list[Options], closing: list[Options]) -> list[Options]:
+    """What stands between the opening of a page and its close, as far as a page holds it; what it does not hold waits."""
+    return rest[: MOST_SECTIONS - 1 - len(closing)]
 
 
 def _goes_on(sections: Sequence[Section], at: int) -> bool:

@@ -161,18 +161,40 @@ class BrandMeasure(Model):
     px: float = Field(ge=0, le=10_000)
 
 
+# What a guideline may rule out on pages, so that it can be checked.
+RULED_OUT = (
+    "shadows",
+    "gradients",
+    "round corners",
+    "capitals",
+    "italics",
+    "text on pictures",
+    "treated photographs",
+    "motion",
+)
+
+
 class BrandRule(Model):
     """A rule of the guideline. `values` by rule: least size {px, side, mark}; clear space {px} or {share, of}; proportions
     {name of colour: percent}; forbidden and wanted pair {ink, ground}; words to use and to avoid {words}; buttons and links
-    {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character; as said {about}, a sentence that no
-    grammar understands."""
+    {button radius, button, second button, button capitals, links}; tone {wanted, unwanted}, words of character; not used {what}, of
+    RULED_OUT; as said {about}, a sentence that no grammar understands, until a person says what it asks."""
 
     rule: Literal[
         "least size", "clear space", "proportions", "forbidden pair", "wanted pair", "words to use", "words to avoid",
-        "buttons and links", "tone", "as said",
+        "buttons and links", "tone", "not used", "as said",
     ]  # fmt: skip
     text: str = Field(max_length=300)
     values: dict[str, str | float | list[str]] = Field(default_factory=dict)
+
+    @model_validator(mode="after")
+    def _known(self) -> Self:
+        if self.rule == "not used":
+            what = self.values.get("what")
+            strange = [one for one in what if one not in RULED_OUT] if isinstance(what, list) else [str(what)]
+            if strange:
+                raise ValueError(f"Whether “{strange[0][:40]}” are used cannot be told. Choose of {', '.join(RULED_OUT)}.")
+        return self
 
 
 class ClientText(Model):

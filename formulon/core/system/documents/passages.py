@@ -22,6 +22,7 @@ PassageKind = Literal[
 ]
 KINDS: tuple[PassageKind, ...] = get_args(PassageKind)
 Item = dict[str, str]
+Day = tuple[int, int, int]  # year, month and day
 
 # As many lines of a kind as make it one; fewer are words.
 _FEWEST = {"prices": 2, "hours": 2, "dates": 2, "moments": 3, "steps": 2, "people": 2, "ways": 2, "quotes": 1, "questions": 2}
@@ -292,6 +293,34 @@ def _calendar(language: str) -> tuple[frozenset[str], frozenset[str]]:
                 days |= {name.casefold().rstrip(".") for name in symbols.getWeekdays(context, width) if name}
                 months |= {name.casefold().rstrip(".") for name in symbols.getMonths(context, width) if name}
     return frozenset(days), frozenset(months)
+
+
+def day_of(when: str, language: str) -> Day | None:
+    """Year, month and day of what is written of a date with its year, the first where there are two; None where one of them is missing."""
+    year = re.search(r"\b(?:19|20)\d\d\b", when)
+    numbers = re.search(r"\b(\d{1,2})[./](\d{1,2})[./](?:19|20)\d\d\b", when)
+    if year and numbers:
+        return int(year[0]), int(numbers[2]), int(numbers[1])
+    day = re.search(r"(?<![\d.])\d{1,2}(?!\d)", when)
+    months = _months(language)
+    month = next((months[word] for word in re.findall(r"[^\W\d_]+", when.casefold()) if word in months), 0)
+    return (int(year[0]), month, int(day[0])) if year and day and month else None
+
+
+@cache
+def _months(language: str) -> dict[str, int]:
+    """The numbers of the months of a language and of English, by their names."""
+    made: dict[str, int] = {}
+    for code in ("en", language):
+        symbols = icu.DateFormatSymbols(icu.Locale.forLanguageTag(code))
+        for context in (icu.DateFormatSymbols.FORMAT, icu.DateFormatSymbols.STANDALONE):
+            for width in (icu.DateFormatSymbols.WIDE, icu.DateFormatSymbols.ABBREVIATED):
+                made |= {
+                    name.casefold().rstrip("."): number
+                    for number, name in enumerate(symbols.getMonths(context, width), 1)
+                    if name
+                }
+    return made
 
 
 def _is_day(word: str, language: str) -> bool:

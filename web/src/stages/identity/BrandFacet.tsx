@@ -7,6 +7,7 @@ import { Marks } from './Marks';
 import { Offers } from './Offers';
 import { HandedOut } from './HandedOut';
 import { Kept } from './Kept';
+import { Material } from './Material';
 import { Stated } from './Stated';
 import { SiteLanguage } from './SiteLanguage';
 import { Typefaces } from './Typefaces';
@@ -106,6 +107,7 @@ export function BrandFacet() {
         <Colors />
         <Typefaces />
         <Marks />
+        <Material />
         <Kept />
       </div>
     </div>

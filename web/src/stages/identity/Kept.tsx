@@ -2,6 +2,7 @@ import { pointer } from '../../api/client';
 import { useLibrary } from '../../api/queries';
 import { IDENTITY } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
+import { Rules } from './Rules';
 
 /** What else was taken from the brand’s files, and the ways to take the identity out again. */
 export function Kept() {
@@ -12,7 +13,7 @@ export function Kept() {
   const rules = identity.rules ?? [];
   const measures = identity.measures ?? [];
   const faces = identity.faces ?? [];
-  const remove = (list: 'rules' | 'measures' | 'faces', index: number, label: string) => (
+  const remove = (list: 'measures' | 'faces', index: number, label: string) => (
     <button
       type="button"
       className="remove"
@@ -42,13 +43,7 @@ export function Kept() {
                 {remove('faces', index, face.family)}
               </li>
             ))}
-            {rules.map((rule, index) => (
-              <li key={rule.text}>
-                <span className="soft">{rule.rule}</span>
-                <span>{rule.text}</span>
-                {remove('rules', index, rule.text)}
-              </li>
-            ))}
+            <Rules />
             {measures.map((one, index) => (
               <li key={`${one.measure} ${one.px}`}>
                 <span className="soft">{one.measure}</span>

@@ -3,7 +3,14 @@ import type { Fact, Sources } from '../../../api/client';
 import { FactRow } from './FactRow';
 import type { Intake } from './useIntake';
 
-export type FactListProps = { sources: Sources; intake: Intake; disabled: boolean };
+export type FactListProps = {
+  sources: Sources;
+  intake: Intake;
+  disabled: boolean;
+  /** The file of which alone the facts are shown; empty for all. */
+  file: string;
+  all: () => void;
+};
 type Action = 'accept' | 'lock' | 'reject' | 'reopen';
 
 const KEYS: Record<string, Action> = { a: 'accept', l: 'lock', r: 'reject', o: 'reopen' };
@@ -19,12 +26,19 @@ function holds(fact: Fact, sought: string): boolean {
   return words.every((word) => all.includes(word));
 }
 
+const isOf = (fact: Fact, file: string) => fact.variants.some((one) => one.evidence.some((seen) => seen.file === file));
+
 /** All facts by group. Arrows move, Space marks several, A, L, R and O decide. */
-export function FactList({ sources, intake, disabled }: FactListProps) {
+export function FactList({ sources, intake, disabled, file, all }: FactListProps) {
   const [marked, setMarked] = useState<string[]>([]);
   const [onlyOpen, setOnlyOpen] = useState(false);
   const [sought, setSought] = useState('');
-  const shown = sources.facts.filter((fact) => (!onlyOpen || fact.state === 'open') && holds(fact, sought));
+  const [group, setGroup] = useState('');
+  const held = sources.facts.filter(
+    (fact) => (!onlyOpen || fact.state === 'open') && (!file || isOf(fact, file)) && holds(fact, sought),
+  );
+  const counts = sources.groups.map((one) => ({ ...one, count: held.filter((fact) => fact.group === one.id).length }));
+  const shown = held.filter((fact) => !group || fact.group === group);
   const usable = (fact: Fact) => fact.usable || fact.state !== 'open';
   const act = (action: Action, facts: string[]) => {
     const wanted = facts.filter((id) => sources.facts.some((fact) => fact.id === id && usable(fact)));
@@ -85,17 +99,44 @@ export function FactList({ sources, intake, disabled }: FactListProps) {
               value={sought}
               onChange={(event) => setSought(event.target.value)}
             />
+            <select
+              className="facts-group"
+              aria-label="Which facts"
+              value={group}
+              onChange={(event) => setGroup(event.target.value)}
+            >
+              <option value="">All {held.length}</option>
+              {counts
+                .filter((one) => one.count || one.id === group)
+                .map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {one.label} {one.count}
+                  </option>
+                ))}
+            </select>
             <label className="facts-filter">
               <input type="checkbox" checked={onlyOpen} onChange={(event) => setOnlyOpen(event.target.checked)} /> only
               undecided
             </label>
-            <span className="soft facts-keys">↑ ↓ move · Space mark · A accept · L lock · R reject · O open again</span>
+            <span className="soft facts-keys">↑ ↓ · Space mark · A accept · L lock · R reject · O open again</span>
           </>
         )}
       </div>
+      {file && (
+        <p className="facts-of">
+          Only what <b>{file.split('/').pop()}</b> says.{' '}
+          <button type="button" className="link" onClick={all}>
+            all files
+          </button>
+        </p>
+      )}
       {shown.length === 0 && (
         <p className="soft facts-none" role="status">
-          {sought ? `No fact holds “${sought}”.` : 'Everything is decided.'}
+          {sought
+            ? `No fact holds “${sought}”.`
+            : file && !onlyOpen
+              ? 'This file says nothing that a reader knows.'
+              : 'Everything is decided.'}
         </p>
       )}
       {sources.groups.map((group) => {

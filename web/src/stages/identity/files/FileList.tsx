@@ -3,7 +3,14 @@ import { pickedFiles } from './dropped';
 import type { Intake } from './useIntake';
 import { counted } from '../../../parts/counted';
 
-export type FileListProps = { sources: Sources; intake: Intake; disabled: boolean };
+export type FileListProps = {
+  sources: Sources;
+  intake: Intake;
+  disabled: boolean;
+  /** The name of the file of which alone the facts are shown; empty for all. */
+  only: string;
+  show: (file: string) => void;
+};
 
 const STATES: Record<string, string> = { waiting: 'waiting', failed: 'not read', cancelled: 'cancelled' };
 
@@ -12,7 +19,7 @@ function kilobytes(size: number): string {
 }
 
 /** Adding files, progress with cancel, and every file with what came of it. */
-export function FileList({ sources, intake, disabled }: FileListProps) {
+export function FileList({ sources, intake, disabled, only, show }: FileListProps) {
   const { progress, files } = sources;
   const busy = progress.state === 'waiting' || progress.state === 'reading';
   const left = files.filter((file) => file.state === 'cancelled').length;
@@ -80,9 +87,16 @@ export function FileList({ sources, intake, disabled }: FileListProps) {
       <ul className="files">
         {files.map((file) => (
           <li key={file.id} className={`file is-${file.state}`}>
-            <span className="file-name" title={file.name}>
+            <button
+              type="button"
+              className="file-name"
+              title={file.name}
+              aria-label={`Only what ${file.name} says`}
+              aria-pressed={only === file.name}
+              onClick={() => show(only === file.name ? '' : file.name)}
+            >
               {file.name.split('/').pop()}
-            </span>
+            </button>
             <span className="soft file-facts">
               {STATES[file.state] ?? `${file.format}, ${file.found} found`} · {kilobytes(file.size)}
             </span>

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Sources } from '../../../api/client';
 import { useShown } from '../../../bench/useBench';
 import { FactList } from './FactList';
@@ -9,6 +10,7 @@ export type FilesFacetProps = { sources: Sources | undefined; intake: Intake };
 /** The brand’s files on the left, what they say on the right. */
 export function FilesFacet({ sources, intake }: FilesFacetProps) {
   const { canWrite } = useShown('canWrite');
+  const [file, setFile] = useState('');
   if (!sources)
     return (
       <p role="status" className="empty-line">
@@ -17,9 +19,9 @@ export function FilesFacet({ sources, intake }: FilesFacetProps) {
     );
   return (
     <div className="files-facet">
-      <FileList sources={sources} intake={intake} disabled={!canWrite} />
+      <FileList sources={sources} intake={intake} disabled={!canWrite} only={file} show={setFile} />
       {sources.facts.length ? (
-        <FactList sources={sources} intake={intake} disabled={!canWrite} />
+        <FactList sources={sources} intake={intake} disabled={!canWrite} file={file} all={() => setFile('')} />
       ) : (
         <div className="empty">
           <h2>{sources.files.length ? 'Nothing found yet' : 'Bring the brand’s folder'}</h2>

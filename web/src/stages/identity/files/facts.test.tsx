@@ -48,6 +48,8 @@ const intake = (): Intake => ({
   decide: vi.fn(() => Promise.resolve(true)),
   leave: vi.fn(() => Promise.resolve()),
 });
+const NO_FILE = { file: '', all: vi.fn() };
+const ALL = { only: '', show: vi.fn() };
 const night = fact('color-1', 'Night', ['#1B2147', '#1C2248']);
 const lamp = fact('color-2', 'Lamp', ['#F2A93B'], { sure: 0.4 });
 
@@ -64,7 +66,7 @@ describe('facts', () => {
   });
 
   it('are looked for by what they say and by their files; marks and counts are those of what is shown', () => {
-    render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} />);
+    render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} {...NO_FILE} />);
     const search = screen.getByRole('searchbox', { name: 'Look for facts' });
     const seen = () => screen.queryAllByRole('checkbox', { name: /,/ }).map((one) => one.getAttribute('aria-label'));
     expect(seen()).toHaveLength(2);
@@ -77,18 +79,73 @@ describe('facts', () => {
     expect(screen.getByRole('status')).toHaveTextContent('No fact holds “willow”.');
   });
 
+  it('are those of one file or of one group, with how many there are', () => {
+    const line = fact('word-strapline', 'Strapline', ['Look up.'], { group: 'words' });
+    const both = sources([night, lamp, line], {
+      groups: [
+        { id: 'colors', label: 'Colours' },
+        { id: 'words', label: 'Words' },
+      ],
+    });
+    const all = vi.fn();
+    const { rerender } = render(
+      <FactList sources={both} intake={intake()} disabled={false} file="file-1.pdf" all={all} />,
+    );
+    const seen = () => screen.queryAllByRole('checkbox', { name: /,/ }).length;
+    expect(seen()).toBe(1);
+    expect(screen.getByText(/^Only what/)).toHaveTextContent('Only what file-1.pdf says.');
+    fireEvent.click(screen.getByRole('button', { name: 'all files' }));
+    expect(all).toHaveBeenCalledOnce();
+    rerender(<FactList sources={both} intake={intake()} disabled={false} {...NO_FILE} />);
+    const groups = screen.getByLabelText('Which facts');
+    expect([...groups.querySelectorAll('option')].map((one) => one.textContent)).toEqual([
+      'All 3',
+      'Colours 2',
+      'Words 1',
+    ]);
+    fireEvent.change(groups, { target: { value: 'words' } });
+    expect(seen()).toBe(1);
+    expect(screen.queryByRole('heading', { name: /Colours/ })).toBeNull();
+    rerender(<FactList sources={both} intake={intake()} disabled={false} file="empty.txt" all={all} />);
+    expect(screen.getByRole('status')).toHaveTextContent('This file says nothing that a reader knows.');
+  });
+
+  it('are shown for a file that is pressed, and for all when it is pressed again', () => {
+    const show = vi.fn();
+    const card = {
+      id: 1,
+      name: 'texts/about.md',
+      format: 'Markdown',
+      size: 900,
+      state: 'read',
+      found: 4,
+      problem: '',
+      notes: [],
+    };
+    const held = sources([night], { files: [card] });
+    const { rerender } = render(<FileList sources={held} intake={intake()} disabled={false} only="" show={show} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Only what texts/about.md says' }));
+    rerender(<FileList sources={held} intake={intake()} disabled={false} only="texts/about.md" show={show} />);
+    expect(screen.getByRole('button', { name: 'Only what texts/about.md says' })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Only what texts/about.md says' }));
+    expect(show.mock.calls).toEqual([['texts/about.md'], ['']]);
+  });
+
   it('of files that earlier readers have read can be had again', () => {
     const tool = intake();
-    const { rerender } = render(<FileList sources={sources([night])} intake={tool} disabled={false} />);
+    const { rerender } = render(<FileList sources={sources([night])} intake={tool} disabled={false} {...ALL} />);
     expect(screen.queryByText(/More is understood/)).toBeNull();
-    rerender(<FileList sources={sources([night], { outdated: 3 })} intake={tool} disabled={false} />);
+    rerender(<FileList sources={sources([night], { outdated: 3 })} intake={tool} disabled={false} {...ALL} />);
     fireEvent.click(screen.getByRole('button', { name: 'Read 3 files again' }));
     expect(tool.again).toHaveBeenCalledTimes(1);
   });
 
   it('moves by arrows and decides by letters', () => {
     const tool = intake();
-    render(<FactList sources={sources([night, lamp])} intake={tool} disabled={false} />);
+    render(<FactList sources={sources([night, lamp])} intake={tool} disabled={false} {...NO_FILE} />);
     const first = screen.getByRole('checkbox', { name: 'Night, #1B2147 or #1C2248, undecided' });
     first.focus();
     fireEvent.keyDown(first, { key: 'ArrowDown' });
@@ -100,7 +157,7 @@ describe('facts', () => {
 
   it('decides on all that are marked, in one request', () => {
     const tool = intake();
-    render(<FactList sources={sources([night, lamp])} intake={tool} disabled={false} />);
+    render(<FactList sources={sources([night, lamp])} intake={tool} disabled={false} {...NO_FILE} />);
     fireEvent.click(screen.getByRole('button', { name: 'Mark all of Colours' }));
     fireEvent.click(screen.getByRole('button', { name: 'Lock' }));
     const asked = vi.mocked(tool.decide).mock.calls[0]?.[0] ?? [];
@@ -112,7 +169,7 @@ describe('facts', () => {
 
   it('offers the values of a disagreement, one or both', () => {
     const tool = intake();
-    render(<FactList sources={sources([night])} intake={tool} disabled={false} />);
+    render(<FactList sources={sources([night])} intake={tool} disabled={false} {...NO_FILE} />);
     const values = screen.getByRole('group', { name: 'Values of Night' });
     fireEvent.click(within(values).getByRole('button', { name: '#1C2248' }));
     fireEvent.click(within(values).getByRole('button', { name: 'keep both' }));
@@ -127,6 +184,7 @@ describe('facts', () => {
         sources={sources([{ ...night, state: 'locked', taken: ['#1B2147'] }])}
         intake={tool}
         disabled={false}
+        {...NO_FILE}
       />,
     );
     expect(screen.getByRole<HTMLButtonElement>('button', { name: '#1C2248' }).disabled).toBe(true);
@@ -139,7 +197,7 @@ describe('facts', () => {
     const tool = intake();
     const line = fact('word-strapline', 'Strapline', ['Look up.'], { group: 'words' });
     const all = sources([line], { groups: [{ id: 'words', label: 'Words' }] });
-    render(<FactList sources={all} intake={tool} disabled={false} />);
+    render(<FactList sources={all} intake={tool} disabled={false} {...NO_FILE} />);
     const field = screen.getByLabelText('Value of Strapline');
     fireEvent.change(field, { target: { value: 'Look higher.' } });
     fireEvent.blur(field);
@@ -148,14 +206,14 @@ describe('facts', () => {
 
   it('leaves the name out of the surest, since the brand has one', () => {
     const name = fact('word-name', 'Name', ['Hex, Print'], { data: { field: 'name' } });
-    render(<FactList sources={sources([night, name])} intake={intake()} disabled={false} />);
+    render(<FactList sources={sources([night, name])} intake={intake()} disabled={false} {...NO_FILE} />);
     fireEvent.click(screen.getByRole('button', { name: 'Mark the 1 surest' }));
     expect(screen.getByRole('checkbox', { name: /^Night/ })).toBeChecked();
     expect(screen.getByRole('checkbox', { name: /^Name/ })).not.toBeChecked();
   });
 
   it('marks the surest only', () => {
-    render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} />);
+    render(<FactList sources={sources([night, lamp])} intake={intake()} disabled={false} {...NO_FILE} />);
     fireEvent.click(screen.getByRole('button', { name: 'Mark the 1 surest' }));
     expect(screen.getByText('1 marked')).toBeTruthy();
   });
@@ -176,7 +234,7 @@ describe('files', () => {
   it('shows progress and cancels', () => {
     const tool = intake();
     const busy = sources([], { progress: { state: 'reading', done: 3, total: 9 }, files: [file('a/b.png', 'read')] });
-    render(<FileList sources={busy} intake={tool} disabled={false} />);
+    render(<FileList sources={busy} intake={tool} disabled={false} {...ALL} />);
     expect(screen.getByText('Read 3 of 9')).toBeTruthy();
     expect(screen.getByText('PNG, 3 found · 1.5 MB')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Cancel reading' }));
@@ -185,7 +243,7 @@ describe('files', () => {
 
   it('tells what could not be read', () => {
     const failed = sources([], { files: [file('b.png', 'failed', 'b.png: the picture is broken. Export it again.')] });
-    render(<FileList sources={failed} intake={intake()} disabled={false} />);
+    render(<FileList sources={failed} intake={intake()} disabled={false} {...ALL} />);
     expect(screen.getByText('b.png: the picture is broken. Export it again.')).toBeTruthy();
   });
 });
