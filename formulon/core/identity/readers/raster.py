@@ -10,6 +10,7 @@ from PIL import Image, ImageOps, UnidentifiedImageError
 
 from formulon.core.color.srgb import to_hex
 from formulon.core.errors import ReadError
+from formulon.core.identity.drawn import drawn_flat
 from formulon.core.identity.marks import judge, look, without_ground
 from formulon.core.identity.pixels import Pixels, Share, dominant_colors, flat_colors, thumb
 from formulon.core.identity.sightings import TRACED, ColorSeen, ColorUse, MarkSeen, PictureSeen, Reading, css_hex, title_of
@@ -37,6 +38,8 @@ def read(name: str, data: bytes) -> Reading:
     flat = exact is not None and len(exact) <= 24
     if exact is None:
         flat = bool(shares) and len(shares) <= 6 and _covered(pixels, shares) >= _FLAT_SHARE and max(size) <= 2400
+        few = None if flat or max(size) > 2400 else drawn_flat(pixels)
+        flat, shares = (True, few) if few else (flat, shares)
     reading = Reading(file=name, format="JPEG" if form == "JPEG" else form.replace("WEBP", "WebP"))
     if transparent == 1:
         reading.notes.append("The picture is entirely transparent.")
