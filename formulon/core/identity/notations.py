@@ -9,7 +9,7 @@ from formulon.core.color.printing import cmyk_to_rgb, lab_to_rgb
 from formulon.core.color.srgb import eight_bit, from_hex
 from formulon.core.identity.sightings import css_hex
 
-_N = r"(\d{1,3}(?:[.,]\d+)?)\s*%?"
+_N = r"(\d{1,3}(?:\.\d+|,\d(?!\d))?(?!\d))\s*%?"
 _SEP = r"\s*[,/|·•:;]?\s*"
 _FOUR = _SEP.join([_N] * 4)
 _THREE = _SEP.join([_N] * 3)
@@ -19,8 +19,15 @@ _HEX = re.compile(r"(?<![\w#&])#([0-9a-fA-F]{6}|[0-9a-fA-F]{3})\b|\bhex\s*[:=]?\
 _RGB = re.compile(rf"\brgb\s*[:(=]?\s*{_THREE}", re.IGNORECASE)
 _RGB_LETTERS = re.compile(rf"\bR\s*[:=]?\s*{_N}{_SEP}G\s*[:=]?\s*{_N}{_SEP}B\s*[:=]?\s*{_N}")
 _HSL = re.compile(rf"\bhsl\s*[:(=]?\s*(\d{{1,3}}(?:\.\d+)?)\s*(?:°|deg)?{_SEP}{_N}{_SEP}{_N}", re.IGNORECASE)
-_CMYK = re.compile(rf"\bcmyk\s*[:(=]?\s*{_FOUR}", re.IGNORECASE)
-_CMYK_LETTERS = re.compile(rf"\bC\s*[:=]?\s*{_N}{_SEP}M\s*[:=]?\s*{_N}{_SEP}(?:Y|J)\s*[:=]?\s*{_N}{_SEP}(?:K|N)\s*[:=]?\s*{_N}")
+# Inks by their letters and names in the languages whose guidelines are read: Y is J for jaune, K is N for noir.
+_INKS = ("c(?:yan)?", "m(?:agenta)?", "y(?:ellow)?|j(?:aune)?|gelb", "k(?:ey)?|n(?:oir)?|black|schwarz")
+_DASHED = _SEP.replace(":;", ":;–-").join([_N] * 4)
+_PRINTED = (
+    re.compile(rf"\b(?:cmyk|4c)\s*[):(=]*\s*(?:{_FOUR}|{_DASHED})\)?", re.IGNORECASE),
+    re.compile(rf"(?<![\w.,]){_FOUR}\s*\(?cmyk\b\)?", re.IGNORECASE),
+    re.compile(r"(?<![\w])" + _SEP.join(rf"(?:{ink})\s*[:=]?\s*{_N}" for ink in _INKS) + r"(?![\w])", re.IGNORECASE),
+    re.compile(r"(?<![\w.,])" + _SEP.join(rf"{_N}\s*(?:{ink})(?![^\W\d_])" for ink in _INKS), re.IGNORECASE),
+)
 _LAB = re.compile(rf"\b(?:cie\s*)?l\*?a\*?b\*?\s*[:(=]?\s*{_SIGNED}{_SEP}{_SIGNED}{_SEP}{_SIGNED}", re.IGNORECASE)
 _SPOT = re.compile(r"\b(?:spot(?: colou?r| ink)?|special colou?r)\s*[:=]?\s*([\w][\w +./-]{1,38}\w)", re.IGNORECASE)
 
@@ -62,10 +69,10 @@ def notations(text: str) -> list[Notation]:
         if not any(match.start() < other.end and other.start < match.end() for other in found):
             found.append(Notation(" ".join(match[0].split()), hexa, match.start(), match.end(), screen, printed))
 
-    for pattern in (_CMYK, _CMYK_LETTERS):
+    for pattern in _PRINTED:
         for match in pattern.finditer(text):
-            inks = [_number(part) for part in match.groups()]
-            if max(inks) <= 100:
+            inks = [_number(part) for part in match.groups() if part]
+            if len(inks) == 4 and max(inks) <= 100:
                 add(match, css_hex(cmyk_to_rgb(*inks)), False, "CMYK " + " ".join(f"{ink:g}" for ink in inks))
     for match in _HEX.finditer(text):
         digits = match[1] or match[2]
