@@ -25,8 +25,13 @@ from formulon.core.identity.words import facts, rules
 MOST_PAGES = 60
 _NAME_REACH = 160.0  # points
 _MOST_FILLS = 24
-# Fonts that every reader of PDF has (ISO 32000-2, section 9.6.2.2): documents without fonts of their own are set in them.
-_EVERYWHERE = ("Helvetica", "Times", "Courier", "Symbol", "Zapf Dingbats", "Arial", "Times New Roman")
+# Fonts that every reader of PDF has (ISO 32000-2, section 9.6.2.2), and those that programs for texts embed where nobody has chosen
+# any (common practice): documents without fonts of their own are set in them.
+_EVERYWHERE = (
+    "Helvetica", "Times", "Courier", "Symbol", "Zapf Dingbats", "Arial", "Times New Roman", "Courier New", "Calibri", "Cambria", "Aptos",
+    "Liberation Sans", "Liberation Serif", "Liberation Mono", "DejaVu Sans", "DejaVu Serif", "DejaVu Sans Mono", "Carlito", "Nimbus Sans",
+    "Nimbus Roman",
+)  # fmt: skip
 
 
 def read(name: str, data: bytes) -> Reading:
