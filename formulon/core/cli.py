@@ -19,6 +19,8 @@ from formulon.core.color.difference import difference
 from formulon.core.color.parse import parse_color
 from formulon.core.errors import FormulonError, SiteError
 from formulon.core.formats.documents import load_choices, load_identity, load_site
+from formulon.core.formats.reports import junit, sarif
+from formulon.core.formats.reports import page as report_page
 from formulon.core.formats.schemas import schemas
 from formulon.core.formats.system_files import FORMS
 from formulon.core.identity.brief import missing
@@ -28,6 +30,9 @@ from formulon.core.identity.facts import GROUPS, facts_of
 from formulon.core.identity.isolated import Readers
 from formulon.core.identity.reading import beside
 from formulon.core.identity.sightings import Reading
+from formulon.core.measure.files import MOST_PAGES, of_folder, of_zip
+from formulon.core.measure.foreign import check_files
+from formulon.core.measure.looking import WIDTHS
 from formulon.core.site.editions import rendered_all
 from formulon.core.site.guide import guide_files
 from formulon.core.site.languages import published
@@ -148,17 +153,50 @@ def build(site: str, out: str, form: str) -> None:
 
 @main.command()
 @click.argument("site")
-@click.option("--format", "form", type=click.Choice(["text", "json"]), default="text")
-@click.option("--fixes", default=60, show_default=True, help="For how many findings fixes are worked out, the first first.")
+@click.option("--format", "form", type=click.Choice(["text", "json", "sarif", "junit", "html"]), default="text")
+@click.option(
+    "--fixes",
+    default=60,
+    show_default=True,
+    help="Of a SITE.json: for how many findings fixes are worked out, the first first.",
+)
+@click.option(
+    "--widths", default=",".join(map(str, WIDTHS)), show_default=True, help="Of a folder or ZIP: widths of the window in px."
+)
 @_plain_errors
-def check(site: str, form: str, fixes: int) -> None:
-    """Preflight of SITE.json from predicted facts. Exit code 1 when something stops a release."""
-    report = check_site(_site(site), most=fixes)
-    if form == "json":
+def check(site: str, form: str, fixes: int, widths: str) -> None:
+    """Preflight of SITE: a SITE.json, from predicted facts; or a folder or ZIP of any pages, as a browser draws them.
+
+    Exit code 1 when something stops a release, 2 when it could not be checked."""
+    failed: tuple[str, ...] = ()
+    if Path(site).is_dir() or site.lower().endswith(".zip"):
+        files = of_folder(Path(site)) if Path(site).is_dir() else of_zip(site, _read(site))
+        with click.progressbar(length=len(files.pages[:MOST_PAGES]), label="Looking at pages", file=sys.stderr) as bar:
+            found = check_files(files, _widths(widths), lambda done, _: bar.update(1))
+        report, failed = found.report, found.failed
+    else:
+        report = check_site(_site(site), most=fixes)
+    if form == "text":
+        _print_report(report)
+    elif form == "json":
         _print(report.to_json())
     else:
-        _print_report(report)
-    sys.exit(1 if report.stopped else 0)
+        written = {
+            "sarif": lambda: sarif(report),
+            "junit": lambda: junit(report),
+            "html": lambda: report_page(report, Path(site).name, failed),
+        }
+        click.echo(written[form](), nl=False)
+    for sentence in failed:
+        click.echo(sentence, err=True)
+    sys.exit(1 if report.stopped else 2 if failed else 0)
+
+
+def _widths(text: str) -> tuple[int, ...]:
+    found = [int(one) if one.strip().isdigit() else 0 for one in text.split(",")]
+    if not found or len(found) > 12 or any(not 240 <= one <= 3840 for one in found):
+        raise SiteError(f"“{text[:60]}” is no list of widths. Write up to twelve of 240 to 3840, for example 360,1280.")
+    return tuple(found)
 
 
 def _print_report(report: Report) -> None:

@@ -179,7 +179,82 @@ class FormFact:
     fields: tuple[tuple[str, str], ...]
 
 
-Fact = TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
+# What only a browser tells.
+
+
+@dataclass(frozen=True, slots=True)
+class PageBox:
+    """How wide a page is scrolled at each width of the viewport, in px, and what sticks out farthest there: its selector, or empty."""
+
+    place: PagePlace
+    scrolled: dict[int, int]
+    out: dict[int, str]
+
+
+@dataclass(frozen=True, slots=True)
+class CutText:
+    """A text of which something lies outside a box that hides it, with the widths at which that is so."""
+
+    place: PagePlace
+    text: str
+    widths: tuple[int, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Named:
+    """A link, a button or a field with the name that is read out for it; `hint` is what stands in an empty field."""
+
+    place: PagePlace
+    kind: str
+    name: str
+    hint: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class PictureBox:
+    """A picture as it is drawn: its own size and that of its box in px, how it fills that, and whether its file is there."""
+
+    place: PagePlace
+    source: str
+    natural: tuple[float, float]
+    drawn: tuple[float, float]
+    fit: str
+    there: bool
+
+
+@dataclass(frozen=True, slots=True)
+class PageForm:
+    """What a page says of itself to browsers."""
+
+    place: PagePlace
+    title: str
+    language: str
+    viewport: str
+    mains: int
+    twice: tuple[str, ...]  # ids that several elements have
+
+
+@dataclass(frozen=True, slots=True)
+class Style:
+    """How a text is set: as a heading of a level, or as running text of level 0; size and line height in px at the widest measured width."""
+
+    place: PagePlace
+    text: str
+    level: int
+    size: float
+    line: float
+    lines: int
+    weight: int
+    family: str
+    ink: str
+    ground: str
+    frame: bool
+
+
+Fact = (
+    TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
+    | PageBox | CutText | Named | PictureBox | PageForm | Style
+)  # fmt: skip
 
 
 def is_large(run: TextRun, width: int) -> bool:

@@ -6,10 +6,10 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 
-from formulon.core.checks.page_facts import Destination, Fact, PageHead, PagePlace, SectionHead, TextRun
+from formulon.core.checks.page_facts import Destination, Fact, PageHead, PagePlace, SectionHead, Style, TextRun
 
 # What is kept of a page for the rules that look at the whole site.
-KEPT = (PageHead, SectionHead, Destination)
+KEPT = (PageHead, SectionHead, Destination, Style)
 
 
 @dataclass(frozen=True, eq=False)

@@ -22,6 +22,8 @@ const FAMILIES: Record<string, string> = {
   layout: 'Layout',
   publishing: 'Publishing',
   code: 'Own code',
+  brand: 'Brand',
+  consistency: 'Consistency',
 };
 
 const stops = (finding: Finding) => finding.severity === 'stop' && finding.outcome === 'fail';

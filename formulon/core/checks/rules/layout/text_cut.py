@@ -1,0 +1,19 @@
+"""No text is cut off by the box that it is in (common practice)."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.page_facts import CutText
+from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
+
+
+@rule(
+    id="layout/text-cut",
+    title="Texts stand whole in their boxes",
+    standard=COMMON_PRACTICE,
+    severity="stop",
+    looks_at=CutText,
+    rationale="What is cut off cannot be read, and nothing tells that it was there.",
+    messages={"cut": "Some of “{text}” lies outside the box that hides what does."},
+)
+def text_cut(cut: CutText, _: Mapping[str, float]) -> Iterator[Verdict]:
+    yield Verdict("cut", width=cut.widths[0], values={"text": cut.text[:60]})

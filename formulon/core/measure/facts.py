@@ -1,0 +1,210 @@
+"""Facts of what was seen: those that predicted pages have too, and those that only a browser tells."""
+
+import re
+from collections.abc import Iterator, Mapping, Sequence
+from urllib.parse import unquote, urljoin, urlsplit
+
+from formulon.core.checks.page_facts import (
+    CutText,
+    Destination,
+    Fact,
+    Named,
+    PageBox,
+    PageForm,
+    PageHead,
+    PagePlace,
+    PictureBox,
+    PictureFact,
+    SectionHead,
+    Style,
+    Target,
+    TextRun,
+)
+from formulon.core.color.contrast import contrast_ratio
+from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.measure.files import SiteFiles
+from formulon.core.measure.seen import PageSeen, TargetSeen, TextSeen
+from formulon.core.measure.serving import HOST, START
+from formulon.core.type.fit import Fit
+
+Pair = tuple[RGB, RGB]  # ink and what lies behind it
+Pixels = Mapping[str, Pair]  # by the selector of a text
+_RUNNING = frozenset(("p", "li", "dd", "td", "blockquote", "figcaption", "div", "article", "section", "main"))
+_ELSEWHERE = re.compile(r"^(?:https?:)?//|^(?:mailto|tel|sms|data|geo|webcal):", re.IGNORECASE)
+
+
+class Page:
+    """A page with what was seen of it by width of the viewport, and the pairs of its texts that pixels told."""
+
+    def __init__(self, path: str, seen: Mapping[int, PageSeen], pixels: Mapping[int, Pixels]) -> None:
+        self.path, self.seen, self.pixels = path, dict(sorted(seen.items())), pixels
+        self.widest = self.seen[max(self.seen)]
+
+    def place(self, section: str = "", slot: str = "") -> PagePlace:
+        return PagePlace(self.path, section, slot)
+
+    def facts(self, ids: Mapping[str, frozenset[str]], files: SiteFiles, first: bool) -> Iterator[Fact]:
+        """All of a page. `ids` are those of every page, by its path."""
+        page = self.widest
+        name = self.path.rsplit("/", 1)[-1]
+        # A page that search engines are kept from needs nothing for them to show.
+        described = page.description or ("-" if "noindex" in page.robots.lower() else "")
+        yield PageHead(self.place(), name, page.title, described, page.lang or "en", first)
+        yield PageForm(self.place(), page.title, page.lang, page.viewport, page.mains, tuple(page.twice))
+        yield PageBox(
+            self.place(), {width: one.wide for width, one in self.seen.items()},
+            {width: max(one.out, key=lambda out: out.right).at for width, one in self.seen.items() if one.out},
+        )  # fmt: skip
+        frames = {part.at for part in page.parts if part.frame}
+        for part in {part.at: part for one in self.seen.values() for part in one.parts}.values():
+            yield SectionHead(self.place(part.at), part.kind, "", "", part.frame)
+        yield from self._texts(frames)
+        yield from self._targets()
+        yield from self._links(ids, files)
+        yield from self._pictures()
+        for field in {field.at: field for one in self.seen.values() for field in one.fields}.values():
+            yield Named(self.place(field.section, field.at), "field", field.label, field.hint)
+
+    def _texts(self, frames: set[str]) -> Iterator[Fact]:
+        headed: set[str] = set()
+        known: dict[tuple[str, str], dict[int, TextSeen]] = {}
+        for width, page in self.seen.items():
+            for text in page.texts:
+                known.setdefault((text.at, text.text), {})[width] = text
+        for by_width in known.values():
+            text = by_width[max(by_width)]
+            cut = tuple(width for width, one in by_width.items() if one.cut)
+            if cut:
+                yield CutText(self.place(text.section, text.at), text.text, cut)
+            if text.disabled:  # needs no contrast (WCAG 2.2, 1.4.3)
+                continue
+            pair = min(
+                (found for width, one in by_width.items() if (found := self._pair(width, one))), key=lambda found: contrast_ratio(*found), default=None,
+            )  # fmt: skip
+            leads = text.level > 0 and text.headed not in headed
+            headed.add(text.headed)
+            ink, ground = (to_hex(one) for one in pair) if pair else ("#000000", "#ffffff")
+            tag = f"h{min(text.level, 6)}" if leads else text.tag if not text.level else "span"
+            running = not text.level and text.tag in _RUNNING
+            yield TextRun(
+                self.place(text.section, text.at), text.text, tag, "body" if running else tag, ground, text.at, ink, ground, text.weight,
+                {width: one.size for width, one in by_width.items()},
+                {width: Fit(one.lines, len(one.text) / max(1.0, one.lines - 0.5), 0.0, one.room) for width, one in by_width.items()},
+                on_picture=pair is None,
+            )  # fmt: skip
+            if leads or running:
+                written = pair is not None and text.told and text.color is not None and text.color[3] > 0.999
+                most = max(by_width.values(), key=lambda one: one.lines)
+                yield Style(
+                    self.place(text.section, text.at), text.text, text.level if leads else 0, text.size, most.line * text.size / most.size,
+                    most.lines, text.weight, text.family.split(",")[0].strip("\"' "), ink if written else "", ground if written else "",
+                    text.section in frames,
+                )  # fmt: skip
+
+    def _pair(self, width: int, text: TextSeen) -> Pair | None:
+        """Ink and ground of a text at a width: of the places that were looked at the one with the least contrast."""
+        if not text.told or text.color is None:
+            return self.pixels.get(width, {}).get(text.at)
+        made = [(_over(text.color, back), _rounded(back)) for back in text.backs]
+        return min(made, key=lambda pair: contrast_ratio(*pair), default=None)
+
+    def _targets(self) -> Iterator[Fact]:
+        by_place: dict[str, dict[int, TargetSeen]] = {}
+        for width, page in self.seen.items():
+            for target in page.targets:
+                by_place.setdefault(target.at, {})[width] = target
+        for at, by_width in by_place.items():
+            target = by_width[max(by_width)]
+            place = self.place(target.section, at)
+            if target.kind != "field":
+                yield Named(place, target.kind, target.label)
+            if all(one.inline for one in by_width.values()):
+                continue
+            sizes = {width: (one.box[2], one.box[3]) for width, one in by_width.items() if not one.inline}
+            gaps = [_gaps(one, self.seen[width].targets) for width, one in by_width.items() if not one.inline]
+            yield Target(
+                place, target.label or at, target.kind, sizes, min(gap[0] for gap in gaps), min(gap[1] for gap in gaps)
+            )
+
+    def _links(self, ids: Mapping[str, frozenset[str]], files: SiteFiles) -> Iterator[Fact]:
+        for link in {link.at: link for one in self.seen.values() for link in one.links}.values():
+            to, alive = _led(self.path, link.to.strip(), ids, files)
+            yield Destination(self.place(link.section, link.at), link.label or link.at, to, alive)
+
+    def _pictures(self) -> Iterator[Fact]:
+        by_place = {picture.at: picture for one in self.seen.values() for picture in one.pictures}
+        for at, picture in by_place.items():
+            place = self.place(picture.section, at)
+            alt = picture.alt if picture.alt is not None else picture.named
+            # One that names the link it is in must not be silent; one without any alternative is not known to decorate.
+            decorates = (
+                picture.hidden
+                or (picture.alt == "" and picture.led != "")
+                or bool(picture.led and picture.alt is None and picture.led.strip())
+            )
+            drawn = {
+                width: one.box[2]
+                for width, page in self.seen.items()
+                for one in page.pictures
+                if one.at == at and one.natural[0] > 0
+            }
+            yield PictureFact(
+                place, picture.source.removeprefix(START), alt, decorates, not picture.broken, pixels=int(picture.natural[0]),
+                drawn={} if _is_drawing(picture.source) else drawn,
+            )  # fmt: skip
+            yield PictureBox(
+                place, picture.source.removeprefix(START), picture.natural, picture.inside, picture.fit, not picture.broken
+            )
+
+
+def _is_drawing(source: str) -> bool:
+    """Whether a picture has outlines, and so no size of its own."""
+    return source.startswith("data:image/svg") or urlsplit(source).path.lower().endswith(".svg")
+
+
+def _over(color: tuple[float, float, float, float], back: Sequence[float]) -> RGB:
+    return _rounded([part * color[3] + under * (1 - color[3]) for part, under in zip(color[:3], back, strict=True)])
+
+
+def _rounded(color: Sequence[float]) -> RGB:
+    red, green, blue = (min(255, max(0, round(part))) for part in color[:3])
+    return red, green, blue
+
+
+def _gaps(target: TargetSeen, others: Sequence[TargetSeen]) -> tuple[float, float]:
+    """The least distance, in px, to a neighbour beside it and to one above or below it; what holds it, or is in it, is no neighbour."""
+    left, top, width, height = target.box
+    across = down = 1000.0
+    for other in others:
+        x, y, w, h = other.box
+        if other.at == target.at or (x <= left and y <= top and x + w >= left + width and y + h >= top + height):
+            continue
+        if left <= x and top <= y and left + width >= x + w and top + height >= y + h:
+            continue
+        beside, above = max(x - left - width, left - x - w), max(y - top - height, top - y - h)
+        if above < 0 <= beside:
+            across = min(across, beside)
+        elif beside < 0 <= above:
+            down = min(down, above)
+    return across, down
+
+
+def _led(page: str, to: str, ids: Mapping[str, frozenset[str]], files: SiteFiles) -> tuple[str, bool]:
+    """Where a link leads as people would write it, and whether that is there. What lies elsewhere is taken to be."""
+    if not to or to == "#" or to.lower().startswith("javascript:"):
+        return "", False
+    address = urlsplit(urljoin(START + page, to))
+    if _ELSEWHERE.match(to) and address.hostname != HOST:
+        return to, True
+    path = files.at(unquote(address.path))
+    if not path:
+        return to, False
+    mark = unquote(address.fragment)
+    known = ids.get(path)
+    there = not mark or mark.lower() == "top" or mark.startswith(":~:") or known is None or mark in known
+    return (f"{path}#{mark}" if mark else path), there
+
+
+def ids_of(pages: Sequence[Page]) -> dict[str, frozenset[str]]:
+    """The ids of every page, by its path."""
+    return {page.path: frozenset(one for seen in page.seen.values() for one in seen.ids) for page in pages}

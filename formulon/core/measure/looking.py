@@ -1,0 +1,138 @@
+"""Looking at the pages of a site with a browser: every page at every width, with progress, and ended when nobody waits for it."""
+
+import asyncio
+from collections.abc import Callable, Sequence
+from importlib import resources
+from urllib.parse import quote
+
+from playwright.async_api import Browser, BrowserContext, Error
+from playwright.async_api import Page as Tab
+
+from formulon.core.errors import BrowserError
+from formulon.core.measure.behind import read_pixels
+from formulon.core.measure.chromium import browsing
+from formulon.core.measure.facts import Page, Pair
+from formulon.core.measure.files import MOST_PAGES, SiteFiles
+from formulon.core.measure.seen import PageSeen, TextSeen
+from formulon.core.measure.serving import START, served
+
+WIDTHS = (320, 360, 768, 1280, 1920)
+HEIGHT = 900
+_PAGE_SECONDS = 20.0
+_MOST_SCREENS = 24  # of a page and a width on which pixels are read
+_PROBE = (resources.files("formulon.core.measure") / "probe.js").read_text(encoding="utf-8")
+_PLAIN = """() => { const sheet = new CSSStyleSheet(); sheet.replaceSync(`
+  *, ::before, ::after { animation: none !important; transition: none !important; scroll-behavior: auto !important; caret-color: transparent !important; }
+  * { pointer-events: auto !important; }
+  html.formulon-bare *, html.formulon-bare ::before, html.formulon-bare ::after, html.formulon-bare ::marker { color: transparent !important;
+    -webkit-text-fill-color: transparent !important; -webkit-text-stroke-color: transparent !important; text-shadow: none !important;
+    text-decoration-color: transparent !important; }`);
+  document.adoptedStyleSheets = [...document.adoptedStyleSheets, sheet]; }"""
+_BARE = "on => document.documentElement.classList.toggle('formulon-bare', on)"
+
+Progress = Callable[[int, int], None]
+Gone = Callable[[], bool]
+
+
+def look(
+    files: SiteFiles, widths: Sequence[int] = WIDTHS, progress: Progress = lambda done, all_: None, gone: Gone = lambda: False
+) -> tuple[list[Page], dict[str, str]]:
+    """The pages of a site as they were seen, and those that could not be, each with a sentence. Raises BrowserError where there is no
+    browser, or it ends several times over one page after another."""
+    return asyncio.run(_all(files, sorted(set(widths)), progress, gone))
+
+
+async def _all(files: SiteFiles, widths: list[int], progress: Progress, gone: Gone) -> tuple[list[Page], dict[str, str]]:
+    pages, made, failed = files.pages[:MOST_PAGES], list[Page](), dict[str, str]()
+    for path in files.pages[MOST_PAGES:]:
+        failed[path] = f"{path}: only the first {MOST_PAGES} pages are looked at."
+    left, starts = list(pages), 0
+    with served(files) as server:
+        while left and not gone():
+            if starts > 3 + len(pages) // 20:
+                raise BrowserError("The browser ends again and again over these pages. Take out what is special about them.")
+            starts += 1
+            async with browsing(server.server_address[1]) as browser:
+                tab = await (await _opened(browser, widths[0])).new_page()
+                while left and browser.is_connected() and not gone():
+                    path, well = left.pop(0), True
+                    try:
+                        made.append(await asyncio.wait_for(_looked(tab, path, widths), _PAGE_SECONDS * (1 + len(widths) / 2)))
+                    except (TimeoutError, Error) as error:
+                        failed[path] = f"{path}: the page cannot be drawn ({_plain(error)})."
+                        well = False
+                    progress(len(pages) - len(left), len(pages))
+                    if not well:  # whatever state it left is thrown away with its browser
+                        break
+    return made, failed
+
+
+def _plain(error: Exception) -> str:
+    return (
+        "it takes too long" if isinstance(error, TimeoutError) or "Timeout" in str(error) else str(error).split("\n")[0][:120]
+    )
+
+
+async def _opened(browser: Browser, width: int) -> BrowserContext:
+    """Where pages are drawn: without scripts, motion, downloads or anything that is kept."""
+    return await browser.new_context(
+        java_script_enabled=False, viewport={"width": width, "height": HEIGHT}, reduced_motion="reduce", color_scheme="light",
+        service_workers="block", accept_downloads=False, device_scale_factor=1,
+    )  # fmt: skip
+
+
+async def _looked(tab: Tab, path: str, widths: list[int]) -> Page:
+    await tab.set_viewport_size({"width": widths[0], "height": HEIGHT})
+    await tab.goto(START + quote(path), wait_until="load", timeout=_PAGE_SECONDS * 1000)
+    await tab.evaluate(_PLAIN)
+    seen: dict[int, PageSeen] = {}
+    pixels: dict[int, dict[str, Pair]] = {}
+    for width in widths:
+        if width != widths[0]:
+            await tab.set_viewport_size({"width": width, "height": HEIGHT})
+        seen[width] = PageSeen.model_validate(await tab.evaluate(_PROBE))
+        untold = [text for text in seen[width].texts if not text.told and not text.disabled]
+        if untold:
+            pixels[width] = await _pixels(tab, width, untold)
+    return Page(path, seen, pixels)
+
+
+async def _pixels(tab: Tab, width: int, texts: list[TextSeen]) -> dict[str, Pair]:
+    """The pairs of texts on pictures, gradients and veils, screen by screen."""
+    made: dict[str, Pair] = {}
+    left = sorted(texts, key=lambda text: text.box[1])
+    for _ in range(_MOST_SCREENS):
+        if not left:
+            break
+        top = int(await tab.evaluate("y => { scrollTo(0, y); return scrollY; }", max(0, left[0].box[1] - 80)))
+        inside = [one for one in left if one.box[1] + min(one.box[3], HEIGHT / 2) <= top + HEIGHT] or left[:1]
+        left = [one for one in left if one not in inside]
+        drawn = await tab.screenshot(type="png")
+        await tab.evaluate(_BARE, True)
+        bare = await tab.screenshot(type="png")
+        await tab.evaluate(_BARE, False)
+        boxes = [_within(one, top, width) for one in inside]
+        inks = [_ink(one) for one in inside]
+        for text, pair in zip(inside, read_pixels(drawn, bare, boxes, inks), strict=True):
+            if pair:
+                made[text.at] = pair
+    await tab.evaluate("() => scrollTo(0, 0)")
+    return made
+
+
+def _within(text: TextSeen, top: int, width: int) -> tuple[int, int, int, int]:
+    left, above, wide, high = text.box
+    return (
+        max(0, int(left)),
+        max(0, int(above - top)),
+        min(width, int(left + wide) + 1),
+        min(HEIGHT, int(above - top + high) + 1),
+    )
+
+
+def _ink(text: TextSeen) -> tuple[int, int, int] | None:
+    """An ink that is drawn as it is written; one of several that are mixed is told by its pixels."""
+    if text.veiled or text.color is None or text.color[3] < 0.999:
+        return None
+    red, green, blue = (round(part) for part in text.color[:3])
+    return red, green, blue

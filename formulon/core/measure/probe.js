@@ -1,0 +1,228 @@
+// What a page shows at one width, told as plain data. Runs in the page by the driver's hand; the page's own scripts do not.
+() => {
+  const INSIDE = 0.5;
+  const root = document.documentElement;
+  const style = new Map();
+  const styleOf = (el, pseudo = '') => {
+    const key = pseudo ? `${pseudo}` : '';
+    let known = style.get(el);
+    if (!known) style.set(el, (known = {}));
+    return (known[key] ??= getComputedStyle(el, pseudo || undefined));
+  };
+  // A selector that finds the element again: its id, else its steps down from the nearest id.
+  const selectors = new Map();
+  const select = (el) => {
+    let made = selectors.get(el);
+    if (made !== undefined) return made;
+    if (el.id && document.querySelectorAll(`#${CSS.escape(el.id)}`).length === 1) made = `#${CSS.escape(el.id)}`;
+    else if (!el.parentElement || el === document.body) made = el.localName;
+    else {
+      const alike = [...el.parentElement.children].filter((one) => one.localName === el.localName);
+      const step = alike.length > 1 ? `${el.localName}:nth-of-type(${alike.indexOf(el) + 1})` : el.localName;
+      const above = select(el.parentElement);
+      made = above === 'body' ? step : `${above} > ${step}`;
+    }
+    selectors.set(el, made);
+    return made;
+  };
+  const PARTS = 'section, article, header, footer, nav, aside, form, main';
+  const sectionOf = (el) => {
+    let part = el.closest(PARTS);
+    // A header or footer within an article or section belongs to it.
+    while (part && /^(header|footer|form|nav)$/.test(part.localName) && part.parentElement?.closest('section, article'))
+      part = part.parentElement.closest('section, article');
+    return part && part !== document.body ? select(part) : 'body';
+  };
+  const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true, contentVisibilityAuto: true });
+  // Hidden from sight and still read out: a box of hardly anything, or cut to it.
+  const unseen = (el) => {
+    for (let one = el; one && one !== document.body; one = one.parentElement) {
+      const made = styleOf(one);
+      if (made.position !== 'absolute' && made.position !== 'fixed') continue;
+      const box = one.getBoundingClientRect();
+      if ((box.width <= 2 && box.height <= 2) || made.clipPath === 'inset(50%)' || /rect\(0(px)?,? 0(px)?,? 0(px)?,? 0(px)?\)/.test(made.clip)) return true;
+      if (box.right < 0 || box.bottom + scrollY < 0) return true;
+    }
+    return false;
+  };
+  const parse = (text) => {
+    const found = text.match(/^rgba?\(([^)]+)\)$/);
+    if (found) {
+      const parts = found[1].split(/[\s,/]+/).map(Number);
+      return [parts[0], parts[1], parts[2], parts[3] ?? 1];
+    }
+    const srgb = text.match(/^color\(srgb ([^)]+)\)$/);
+    if (srgb) {
+      const parts = srgb[1].split(/[\s/]+/).map(Number);
+      return [parts[0] * 255, parts[1] * 255, parts[2] * 255, parts[3] ?? 1];
+    }
+    return null; // another space: only pixels tell
+  };
+  const over = (front, back) => {
+    const a = front[3] + back[3] * (1 - front[3]);
+    if (!a) return [0, 0, 0, 0];
+    return [0, 1, 2].map((i) => (front[i] * front[3] + back[i] * back[3] * (1 - front[3])) / a).concat(a);
+  };
+  const PAINTED = /^(img|video|canvas|svg|iframe|object|embed|picture)$/;
+  // Whether only pixels tell what an element draws: a picture, a gradient, a mixture, a veil.
+  const drawn = (el) => {
+    if (PAINTED.test(el.localName) || el.ownerSVGElement) return true;
+    const made = styleOf(el);
+    if (made.backgroundImage !== 'none' || made.mixBlendMode !== 'normal' || made.filter !== 'none' || made.backdropFilter !== 'none') return true;
+    if (made.opacity !== '1' || made.maskImage !== 'none' || made.backgroundClip === 'text') return true;
+    return ['::before', '::after'].some((pseudo) => {
+      const own = styleOf(el, pseudo);
+      return own.content !== 'none' && own.content !== 'normal' && (own.backgroundImage !== 'none' || (parse(own.backgroundColor) ?? [0, 0, 0, 1])[3] > 0) && own.position === 'absolute';
+    });
+  };
+  // What lies behind a text at a point: colours from the top down to an opaque one, as far as they can be told.
+  const behindAt = (el, x, y) => {
+    const all = document.elementsFromPoint(x, y);
+    let from = all.indexOf(el);
+    if (from < 0) from = all.findIndex((one) => el.contains(one) || one.contains(el));
+    if (from < 0) return { told: false };
+    let color = [0, 0, 0, 0];
+    for (const one of all.slice(from)) {
+      if (drawn(one)) return { told: false };
+      const back = parse(styleOf(one).backgroundColor);
+      if (!back) return { told: false };
+      color = over(color, back);
+      if (color[3] >= 0.999) return { told: true, color };
+    }
+    return { told: true, color: over(color, [255, 255, 255, 1]) };
+  };
+  const veiled = (el) => {
+    for (let one = el; one && one !== root; one = one.parentElement) {
+      const made = styleOf(one);
+      if (made.opacity !== '1' || made.filter !== 'none' || made.mixBlendMode !== 'normal' || made.maskImage !== 'none') return true;
+    }
+    return false;
+  };
+  const linesOf = (rects) => {
+    const tops = [];
+    for (const one of rects) if (!tops.some((top) => Math.abs(top - one.top) < one.height / 2)) tops.push(one.top);
+    return tops.length;
+  };
+  const own = (el) => [...el.childNodes].filter((one) => one.nodeType === 3 && one.data.trim());
+  const label = (el) => {
+    const by = (el.getAttribute('aria-labelledby') ?? '').split(/\s+/).filter(Boolean).map((id) => document.getElementById(id)?.textContent ?? '').join(' ');
+    const said = by.trim() || el.getAttribute('aria-label') || '';
+    if (said.trim()) return said.trim();
+    const pictures = [...el.querySelectorAll('img[alt], svg[aria-label], input[alt]')].map((one) => one.getAttribute('alt') ?? one.getAttribute('aria-label'));
+    const titles = [...el.querySelectorAll('svg > title')].map((one) => one.textContent);
+    const words = [...el.childNodes].map((one) => (one.nodeType === 1 && one.getAttribute('aria-hidden') === 'true' ? '' : one.textContent)).join(' ');
+    return [words, ...pictures, ...titles].join(' ').replace(/\s+/g, ' ').trim() || el.getAttribute('title')?.trim() || el.getAttribute('value')?.trim() || '';
+  };
+  const box = (rect) => [rect.left + scrollX, rect.top + scrollY, rect.width, rect.height].map((one) => Math.round(one * 100) / 100);
+
+  const made = { texts: [], targets: [], pictures: [], links: [], fields: [], parts: [], out: [] };
+  const seenParts = new Set();
+  const everything = [...document.body.querySelectorAll('*')];
+  scrollTo(0, 0);
+  const waiting = [];
+  for (const el of everything) {
+    if (/^(script|style|template|noscript|option)$/.test(el.localName) || el.closest('svg') || !shown(el)) continue;
+    const nodes = own(el);
+    if (!nodes.length || unseen(el)) continue;
+    const range = document.createRange();
+    const rects = [];
+    for (const node of nodes) {
+      range.selectNodeContents(node);
+      rects.push(...[...range.getClientRects()].filter((one) => one.width > INSIDE && one.height > INSIDE));
+    }
+    if (!rects.length) continue;
+    const look = styleOf(el);
+    const text = nodes.map((one) => one.data).join(' ').replace(/\s+/g, ' ').trim();
+    const left = Math.min(...rects.map((one) => one.left)), top = Math.min(...rects.map((one) => one.top));
+    const right = Math.max(...rects.map((one) => one.right)), bottom = Math.max(...rects.map((one) => one.bottom));
+    const heading = el.closest('h1, h2, h3, h4, h5, h6, [role=heading]');
+    const level = heading ? Number(heading.getAttribute('aria-level') ?? heading.localName[1]) || 2 : 0;
+    const one = {
+      at: select(el), section: sectionOf(el), tag: el.localName, level, headed: heading ? select(heading) : '', text: text.slice(0, 600),
+      color: parse(look.color), size: parseFloat(look.fontSize), weight: Number(look.fontWeight), family: look.fontFamily, italic: look.fontStyle !== 'normal',
+      line: parseFloat(look.lineHeight) || 0, lines: linesOf(rects), box: box({ left, top, width: right - left, height: bottom - top }),
+      room: (el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, div') ?? el).clientWidth,
+      disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'),
+      block: select(el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, button, a') ?? el), cut: false,
+    };
+    for (let outer = el; outer && outer !== document.body; outer = outer.parentElement) {
+      const clips = styleOf(outer);
+      if (!/(hidden|clip)/.test(clips.overflowX + clips.overflowY)) continue;
+      const edge = outer.getBoundingClientRect();
+      // A font's box is higher than its letters, and may reach over a tight line.
+      if (right > edge.right + 2 || left < edge.left - 2 || bottom > edge.bottom + one.size * 0.35) one.cut = true;
+    }
+    made.texts.push(one);
+    const first = rects[0], last = rects[rects.length - 1];
+    waiting.push({ el, one, points: [first, last].flatMap((r) => [[r.left + Math.min(3, r.width / 2), r.top + r.height / 2], [r.right - Math.min(3, r.width / 2), r.top + r.height / 2]]).map(([x, y]) => [x + scrollX, y + scrollY]) });
+    seenParts.add(one.section);
+  }
+  // Points are told only in sight: the page goes by, screen after screen.
+  waiting.sort((a, b) => a.points[0][1] - b.points[0][1]);
+  for (const { el, one, points } of waiting) {
+    if (!one.color || one.veiled) continue;
+    const found = [];
+    for (const [x, y] of points) {
+      if (y < scrollY || y > scrollY + innerHeight - 1) scrollTo(0, Math.max(0, y - innerHeight / 3));
+      found.push(behindAt(el, Math.min(Math.max(x - scrollX, 0), innerWidth - 1), y - scrollY));
+    }
+    one.told = found.every((each) => each.told);
+    one.backs = one.told ? found.map((each) => each.color.slice(0, 3)) : [];
+  }
+  scrollTo(0, 0);
+  const pressed = 'a[href], button, input:not([type=hidden]), select, textarea, summary, [role=button], [role=link]';
+  for (const el of document.body.querySelectorAll(pressed)) {
+    if (!shown(el) || unseen(el)) continue;
+    const look = styleOf(el);
+    const rect = el.getBoundingClientRect();
+    if (!rect.width || !rect.height) continue;
+    const kind = el.localName === 'a' ? 'link' : /^(input|select|textarea)$/.test(el.localName) && !/^(submit|button|reset|image)$/.test(el.type) ? 'field' : 'button';
+    const block = el.closest('p, li, dd, td, figcaption, blockquote');
+    // Within a sentence a link is as large as its line (WCAG 2.2, 2.5.8, inline).
+    const inline = kind === 'link' && look.display === 'inline' && !!block && block.textContent.trim().length > el.textContent.trim().length + 8;
+    made.targets.push({ at: select(el), section: sectionOf(el), label: label(el), kind, box: box(rect), inline });
+    if (kind === 'link') made.links.push({ at: select(el), section: sectionOf(el), label: label(el), to: el.getAttribute('href'), address: el.href });
+    if (kind === 'field') {
+      const named = label(el) || [...(el.labels ?? [])].map((one) => one.textContent.trim()).join(' ');
+      made.fields.push({ at: select(el), section: sectionOf(el), label: named, type: el.type ?? el.localName, hint: el.getAttribute('placeholder') ?? '' });
+    }
+    seenParts.add(sectionOf(el));
+  }
+  for (const el of document.body.querySelectorAll('img, input[type=image], area[href], [role=img]')) {
+    if (!shown(el)) continue;
+    const rect = el.getBoundingClientRect();
+    const alt = el.localName === 'img' || el.localName === 'input' || el.localName === 'area' ? el.getAttribute('alt') : (el.getAttribute('aria-label') ?? '');
+    const look = styleOf(el);
+    made.pictures.push({
+      at: select(el), section: sectionOf(el), source: el.currentSrc || el.src || '', alt, named: el.getAttribute('aria-label') ?? el.getAttribute('title') ?? '',
+      hidden: el.closest('[aria-hidden=true], [role=presentation], [role=none]') !== null || /^(presentation|none)$/.test(el.getAttribute('role') ?? ''),
+      led: el.closest('a, button') ? label(el.closest('a, button')) : null,
+      natural: [el.naturalWidth ?? 0, el.naturalHeight ?? 0], box: box(rect), inside: [el.clientWidth, el.clientHeight], fit: look.objectFit, broken: el.localName === 'img' && el.complete && !el.naturalWidth,
+    });
+    seenParts.add(sectionOf(el));
+  }
+  for (const el of everything) {
+    const rect = el.getBoundingClientRect();
+    if (rect.right > innerWidth + 1 && rect.width > 0 && shown(el) && !made.out.some((one) => el.closest(one.at))) {
+      let hidden = false;
+      for (let outer = el.parentElement; outer && outer !== document.body; outer = outer.parentElement) if (styleOf(outer).overflowX !== 'visible') hidden = true;
+      if (!hidden && styleOf(el).position !== 'fixed') made.out.push({ at: select(el), section: sectionOf(el), right: Math.round(rect.right) });
+    }
+    if (made.out.length > 20) break;
+  }
+  const attribute = (selector, name) => document.querySelector(selector)?.getAttribute(name) ?? '';
+  const frames = (part) => {
+    const el = part === 'body' ? document.body : document.querySelector(part);
+    return !!el && (/^(header|footer|nav|aside)$/.test(el.localName) ? !el.closest('main, article, section') : false);
+  };
+  return {
+    ...made,
+    parts: [...seenParts].map((at) => ({ at, kind: at === 'body' ? 'body' : (document.querySelector(at)?.localName ?? ''), frame: frames(at) })),
+    lang: root.lang ?? '', title: document.title ?? '', description: attribute('meta[name=description i]', 'content'), robots: attribute('meta[name=robots i]', 'content'),
+    viewport: attribute('meta[name=viewport i]', 'content'), canonical: attribute('link[rel=canonical i]', 'href'), icons: document.querySelectorAll('link[rel~=icon i]').length,
+    mains: [...document.querySelectorAll('main, [role=main]')].filter(shown).length, ids: [...document.querySelectorAll('[id]')].map((one) => one.id).concat([...document.querySelectorAll('a[name]')].map((one) => one.name)),
+    twice: (() => { const seen = new Set(), two = new Set(); for (const one of document.querySelectorAll('[id]')) (seen.has(one.id) ? two : seen).add(one.id); return [...two]; })(),
+    inner: innerWidth, wide: root.scrollWidth, high: root.scrollHeight, backs: getComputedStyle(document.body).backgroundColor,
+    requests: performance.getEntriesByType('resource').map((one) => ({ address: one.name, bytes: one.decodedBodySize ?? 0, kind: one.initiatorType })),
+  };
+}

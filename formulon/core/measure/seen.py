@@ -1,0 +1,111 @@
+"""What the probe saw of a page at one width, as it comes out of the browser."""
+
+from pydantic import BaseModel, ConfigDict, Field
+
+Box = tuple[float, float, float, float]  # left, top, width, height in px of the page
+
+
+class _Seen(BaseModel):
+    model_config = ConfigDict(extra="ignore")
+
+    at: str = Field(description="A selector that finds it again.")
+    section: str
+
+
+class TextSeen(_Seen):
+    """The own words of an element. `backs` are the colours behind its ends, where they can be told without pixels."""
+
+    tag: str
+    level: int
+    headed: str
+    text: str
+    color: tuple[float, float, float, float] | None
+    size: float
+    weight: int
+    family: str
+    italic: bool
+    line: float
+    lines: int
+    box: Box
+    room: float
+    disabled: bool
+    told: bool
+    veiled: bool
+    backs: list[tuple[float, float, float]] = Field(default_factory=list)
+    inline: bool
+    block: str
+    cut: bool
+
+
+class TargetSeen(_Seen):
+    label: str
+    kind: str
+    box: Box
+    inline: bool
+
+
+class LinkSeen(_Seen):
+    label: str
+    to: str
+    address: str
+
+
+class FieldSeen(_Seen):
+    label: str
+    type: str
+    hint: str
+
+
+class PictureSeen(_Seen):
+    source: str
+    alt: str | None
+    named: str
+    hidden: bool
+    led: str | None
+    natural: tuple[float, float]
+    box: Box
+    inside: tuple[float, float]
+    fit: str
+    broken: bool
+
+
+class OutSeen(_Seen):
+    right: float
+
+
+class PartSeen(BaseModel):
+    at: str
+    kind: str
+    frame: bool
+
+
+class RequestSeen(BaseModel):
+    address: str
+    bytes: float
+    kind: str
+
+
+class PageSeen(BaseModel):
+    """A page at one width."""
+
+    texts: list[TextSeen]
+    targets: list[TargetSeen]
+    pictures: list[PictureSeen]
+    links: list[LinkSeen]
+    fields: list[FieldSeen]
+    parts: list[PartSeen]
+    out: list[OutSeen]
+    lang: str
+    title: str
+    description: str
+    robots: str
+    viewport: str
+    canonical: str
+    icons: int
+    mains: int
+    ids: list[str]
+    twice: list[str]
+    inner: int
+    wide: int
+    high: int
+    requests: list[RequestSeen] = Field(default_factory=list)

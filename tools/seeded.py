@@ -1,0 +1,192 @@
+"""Seeded defects: clean pages of three makings, and one page for each defect that is put into their HTML and CSS. `./bench seeded` prints how
+many are found, and how many findings stand on pages without any. All made up."""
+
+import struct
+import zlib
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from formulon.core.checks.runner import Finding
+from formulon.core.measure.files import SiteFiles
+from formulon.core.measure.foreign import check_files
+
+WIDTHS = (320, 1280)
+
+
+def png(width: int, height: int, color: tuple[int, int, int]) -> bytes:
+    """An even picture."""
+    row = b"\0" + bytes(color) * width
+
+    def part(kind: bytes, data: bytes) -> bytes:
+        return struct.pack(">I", len(data)) + kind + data + struct.pack(">I", zlib.crc32(kind + data))
+
+    head = struct.pack(">IIBBBBB", width, height, 8, 2, 0, 0, 0)
+    return b"\x89PNG\r\n\x1a\n" + part(b"IHDR", head) + part(b"IDAT", zlib.compress(row * height)) + part(b"IEND", b"")
+
+
+_CSS = {
+    "weaver": """*{box-sizing:border-box}body{margin:0;font:17px/1.55 Georgia,serif;color:#2a241d;background:#fbf7ef}a{color:#7a3b12}
+header{display:flex;flex-wrap:wrap;gap:8px 24px;padding:16px 20px;background:#2a241d}header a{color:#fbf7ef;padding:8px 0}
+main{max-width:40rem;margin:0 auto;padding:32px 20px}h1{font-size:40px;line-height:1.15}h2{font-size:26px;line-height:1.2}
+.go{display:inline-block;background:#7a3b12;color:#fff;padding:12px 20px;text-decoration:none}img{max-width:100%;height:auto;display:block}
+ul{padding-left:20px}footer{padding:20px;background:#efe7d8}input{font:inherit;padding:10px;border:2px solid #2a241d;width:100%;max-width:20rem}label{display:block;margin-top:12px}""",
+    "lab": """*{box-sizing:border-box}body{margin:0;font:16px/1.6 Arial,sans-serif;color:#e8eef7;background:#0d1524}a{color:#8fc4ff}
+header{padding:14px 24px;border-bottom:1px solid #33435c}header a{display:inline-block;padding:8px 10px}main{padding:28px 24px;max-width:44rem}
+h1{font-size:34px;line-height:1.2;color:#fff}h2{font-size:22px;line-height:1.3;color:#fff}.go{display:inline-block;border:2px solid #8fc4ff;padding:10px 18px;color:#8fc4ff;background:none}
+.cards{display:grid;grid-template-columns:repeat(auto-fit,minmax(220px,1fr));gap:16px}.card{background:#18243a;padding:16px}img{max-width:100%;height:auto;display:block}
+footer{padding:24px;color:#b8c6da}input{font:inherit;padding:10px;background:#fff;color:#111;border:1px solid #8fa;max-width:100%}label{display:block;margin-top:12px}""",
+    "market": """*{box-sizing:border-box}body{margin:0;font:18px/1.5 Verdana,sans-serif;color:#10241a;background:#fff}a{color:#0b5d3b}
+header{background:#f3c74b;padding:12px 18px}header a{color:#10241a;padding:10px 6px;display:inline-block}main{padding:24px 18px;max-width:46rem;margin:auto}
+h1{font-size:30px;line-height:1.25}h2{font-size:24px;line-height:1.25}.go{display:inline-block;background:#0b5d3b;color:#fff;padding:14px 22px;border-radius:30px}
+.band{background:#0b5d3b;color:#fff;padding:20px}.band a{color:#fff}img{max-width:100%;height:auto;display:block}footer{padding:18px;background:#e9efe9}
+input{font:inherit;padding:10px;max-width:100%;border:1px solid #10241a}label{display:block;margin-top:12px}""",
+}  # fmt: skip
+_HTML = """<!doctype html><html lang="en"><head><meta charset="utf-8"><title>{title}</title><meta name="description" content="What {title} tells.">
+<meta name="viewport" content="width=device-width, initial-scale=1"><link rel="stylesheet" href="{css}.css"><style>{style}</style></head><body>
+<header><a href="{css}.html">Start</a><a href="{css}-about.html">About</a></header>
+<main id="top"><h1>Reeds, cut by hand</h1><p id="first">In March the reeds are dry enough to be cut, and the whole village helps to carry them up from the
+water before the birds come back to nest between them.</p><a class="go" href="{css}-about.html">How we cut</a>
+<section id="work"><h2>The work of a year</h2><p id="second">Each bundle is tied three times, stood against the wind and turned every week until it sounds hollow.</p>
+<div class="cards"><div class="card"><h3>Cutting</h3><p>With a short blade, from a boat.</p></div><div class="card"><h3>Drying</h3><p>Under the long roof.</p></div>
+<div class="card"><h3>Thatching</h3><p>From the eaves upwards.</p></div></div></section>
+<section id="seen" class="band"><h2>What it looks like</h2><img id="pic" src="reed.png" alt="Bundles of reed against a wall" width="480" height="320"><p>The wall faces south.</p></section>
+<section id="ask"><h2>Ask us</h2><form action="#"><label for="name">Your name</label><input id="name"><p><button class="go">Send it</button></p></form></section></main>
+<footer><p>Reed yard, Long Lane 4. <a href="mailto:yard@reed.example">Write to us</a> whenever you like.</p></footer></body></html>"""  # fmt: skip
+
+Change = Callable[[str], str]
+
+
+@dataclass(frozen=True, slots=True)
+class Defect:
+    """A defect by its name: the rule that finds it, how it is put into a page, or the style that makes it; and what else it may bring."""
+
+    name: str
+    rule: str
+    change: Change = lambda html: html
+    style: str = ""
+    also: tuple[str, ...] = ()
+
+
+def _swap(old: str, new: str) -> Change:
+    def change(html: str) -> str:
+        if old not in html:
+            raise ValueError(f"{old} stands nowhere")
+        return html.replace(old, new, 1)
+
+    return change
+
+
+def _contrast(name: str, style: str, change: Change = lambda html: html, also: tuple[str, ...] = ()) -> Defect:
+    return Defect(f"contrast-{name}", "contrast/text-minimum", change, style, also)
+
+
+_NEAR = ("consistency/near-colors",)
+DEFECTS = (
+    _contrast("grey", "#first{color:#999;background:#fff}"), _contrast("thin", "#first{color:rgba(0,0,0,.35);background:#fff}"),
+    _contrast("tint", "#second{color:#c8a06a;background:#fdf6ea}"), _contrast("dark", "#second{color:#3a4a63;background:#0d1524}"),
+    _contrast("veil", "#second{opacity:.35}"), _contrast("veiled-part", "#work{opacity:.4}"), _contrast("button", ".go{background:#ffd84d!important;color:#fff!important}"),
+    _contrast("inherited", "#work{color:#aaa;background:#fff}#work h2,#work h3{color:inherit}"),
+    _contrast("gradient", "#second{background:linear-gradient(#fff,#333);color:#fff;padding-bottom:60px}"),
+    _contrast("gradient-across", "#second{background:linear-gradient(90deg,#111,#eee);color:#fff}"),
+    _contrast("picture", "#second{background:url(reed.png);color:#fff}"),
+    _contrast("over-image", "#seen{position:relative}#over{position:absolute;left:30px;top:90px;margin:0;color:#fff}", _swap('<p>The wall faces south.</p>', '<p id="over">On the wall</p>')),
+    _contrast("pseudo", "#second{position:relative;z-index:0;color:#fff}#second::before{content:'';position:absolute;inset:0;background:#f4f4f4;z-index:-1}"),
+    _contrast("translucent-stack", "#work{background:#fff}#second{background:rgba(0,0,0,.2);color:#888}"),
+    _contrast("link", "#extra a{color:#9ad}#extra{background:#fff}", _swap('</section>\n<section id="seen"', '<p id="extra"><a href="#top">A link that hardly shows</a></p></section>\n<section id="seen"')),
+    _contrast("small-only", "#second{color:#8a8a8a;background:#fff;font-size:18px}"), _contrast("large", "h1{color:#b8b8b8!important;background:#fff}"),
+    _contrast("bold-not-large", "#second{color:#8a8a8a;background:#fff;font-size:17px;font-weight:700}"),
+    _contrast("color-function", "#second{color:color(srgb .7 .7 .7);background:#fff}"), _contrast("oklch", "#second{color:oklch(75% .02 90);background:#fff}"),
+    _contrast("filter", "#second{filter:opacity(.3)}"), _contrast("blend", "#second{background:#fff;color:#777}#work{filter:brightness(1.6)}"),
+    _contrast("only-wide", "@media(min-width:900px){#second{color:#bbb;background:#fff}}"), _contrast("only-narrow", "@media(max-width:500px){#second{color:#bbb;background:#fff}}"),
+    Defect("name-link", "interaction/names", _swap("</main>", '<a href="#top"><img src="reed.png" alt="" width="30" height="20"></a></main>'), also=("content/alternative-text",)),
+    Defect("name-button", "interaction/names", _swap("Send it", "<svg width=\"20\" height=\"20\" aria-hidden=\"true\"><circle r=\"9\"/></svg>")),
+    Defect("name-icon-only", "interaction/names", _swap(">How we cut<", "><i></i><"), ".go i{display:inline-block;width:30px;height:24px}"),
+    Defect("name-empty-label", "interaction/names", _swap('<label for="name">Your name</label>', "")),
+    Defect("name-hint-alone", "interaction/names", _swap('<label for="name">Your name</label><input id="name">', '<input id="name" placeholder="Your name">')),
+    Defect("name-label-elsewhere", "interaction/names", _swap('for="name"', 'for="nome"')),
+    Defect("target-dense", "interaction/target-size", _swap("</main>", '<ul class="dense"><li><a href="#top">One</a></li><li><a href="#work">Two</a></li><li><a href="#ask">Three</a></li></ul></main>'), ".dense{list-style:none;padding:0;line-height:1.05}.dense a{display:block;font-size:14px}"),
+    Defect("target-icon", "interaction/target-size", _swap("Send it</button>", 'Send it</button><button aria-label="Close" class="x">×</button>'), ".x{width:16px;height:16px;padding:0;border:0;margin:0;font-size:12px;line-height:1;color:#000;background:#fff}", ("type/least-size",)),
+    Defect("wide-box", "layout/reflow", style="#second{width:620px}"), Defect("wide-table", "layout/reflow", _swap("</form>", "</form><table><tr>" + "<td>nowrapwords</td>" * 9 + "</tr></table>")),
+    Defect("wide-word", "layout/reflow", _swap("Reeds, cut by hand", "Donaudampfschifffahrtsgesellschaftskapitänsmützenabzeichen")),
+    Defect("wide-picture", "layout/reflow", style="#pic{max-width:none;width:480px}"), Defect("wide-margin", "layout/reflow", style="#work{margin-right:-60px}"),
+    Defect("wide-nowrap", "layout/reflow", style="#second{white-space:nowrap}"), Defect("wide-positioned", "layout/reflow", style="#seen{position:relative;left:40px}"),
+    Defect("cut-width", "layout/text-cut", style="h2{overflow:hidden;white-space:nowrap;width:90px}"), Defect("cut-height", "layout/text-cut", style="#second{height:30px;overflow:hidden}"),
+    Defect("cut-card", "layout/text-cut", style=".card{height:40px;overflow:hidden}"), Defect("cut-ellipsis", "layout/text-cut", style="#first{white-space:nowrap;overflow:hidden;text-overflow:ellipsis}"),
+    Defect("no-viewport", "layout/viewport", _swap('<meta name="viewport" content="width=device-width, initial-scale=1">', ""), also=("type/measure", "layout/reflow")),
+    Defect("fixed-viewport", "layout/viewport", _swap("initial-scale=1", "initial-scale=1, user-scalable=no")), Defect("most-viewport", "layout/viewport", _swap("initial-scale=1", "maximum-scale=1")),
+    Defect("desktop-viewport", "layout/viewport", _swap("width=device-width", "width=1024")),
+    Defect("dead-page", "links/dead-destination", _swap('class="go" href="', 'class="go" href="gone-')), Defect("dead-anchor", "links/dead-destination", _swap("</main>", '<p><a href="#nowhere">Back to the price list</a></p></main>')),
+    Defect("dead-empty", "links/dead-destination", _swap("</main>", '<p><a href="">More of it here</a></p></main>')), Defect("dead-hash", "links/dead-destination", _swap("</main>", '<p><a href="#">More of it here</a></p></main>')),
+    Defect("dead-script", "links/dead-destination", _swap("</main>", '<p><a href="javascript:void(0)">More of it here</a></p></main>')), Defect("dead-far-anchor", "links/dead-destination", _swap("</main>", '<p><a href="weaver.html#nowhere">The list of the weaver</a></p></main>')),
+    Defect("one-label", "links/one-destination", _swap("</main>", '<p><a href="#work">More on that</a> and <a href="#ask">More on that</a></p></main>'), also=("interaction/target-size",)),
+    Defect("alt-missing", "content/alternative-text", _swap(' alt="Bundles of reed against a wall"', "")), Defect("alt-blank", "content/alternative-text", _swap('alt="Bundles of reed against a wall"', 'alt="   "')),
+    Defect("picture-gone", "content/alternative-text", _swap('src="reed.png"', 'src="rede.png"'), also=("pictures/stretched",)),
+    Defect("stretched-high", "pictures/stretched", style="#pic{height:300px!important;width:200px}"), Defect("stretched-attributes", "pictures/stretched", _swap('width="480" height="320"', 'width="300" height="300"'), "#pic{height:auto;aspect-ratio:1;width:300px}"),
+    Defect("stretched-wide", "pictures/stretched", style="#pic{width:100%!important;height:120px!important}"),
+    Defect("too-small", "pictures/too-small", _swap('src="reed.png"', 'src="dot.png"'), "#pic{width:280px}"),
+    Defect("no-title", "publishing/title-description", _swap("<title>{title}</title>", "<title></title>")), Defect("no-description", "publishing/title-description", _swap('<meta name="description" content="What {title} tells.">', "")),
+    Defect("no-h1", "structure/heading-order", lambda html: html.replace("h1>", "h2>")), Defect("two-h1", "structure/heading-order", _swap("<h2>Ask us</h2>", "<h1>Ask us</h1>")),
+    Defect("skipped", "structure/heading-order", _swap("<h2>Ask us</h2>", "<h5>Ask us</h5>")), Defect("skipped-aria", "structure/heading-order", _swap("<h2>Ask us</h2>", '<div role="heading" aria-level="5">Ask us</div>')),
+    Defect("id-twice", "structure/ids-apart", _swap('id="second"', 'id="first"')), Defect("no-main", "structure/landmarks", lambda html: html.replace("<main ", "<div ").replace("</main>", "</div>")),
+    Defect("two-mains", "structure/landmarks", _swap("<footer>", "<main><p>Another one.</p></main><footer>")),
+    Defect("no-language", "structure/language", _swap(' lang="en"', "")), Defect("odd-language", "structure/language", _swap('lang="en"', 'lang="english_uk"')),
+    Defect("tiny-text", "type/least-size", style="#second{font-size:10px}"), Defect("tiny-em", "type/least-size", style=".card p{font-size:.6em}"),
+    Defect("tight-lines", "type/line-height", style="#first{line-height:1.05}"), Defect("tight-fixed", "type/line-height", style="#first{line-height:16px;font-size:16px}"),
+    Defect("long-lines", "type/measure", _swap('id="first">', 'id="first">' + "Where the water is deep the reed grows tall and thin, and where it is shallow short and thick. " * 5), "main{max-width:none!important}"),
+    Defect("odd-heading", "consistency/heading-styles", style=".card:nth-child(2) h3{font-size:26px}"), Defect("odd-heading-weight", "consistency/heading-styles", style=".card:nth-child(3) h3{font-weight:300}"),
+    Defect("odd-heading-face", "consistency/heading-styles", style=".card:nth-child(1) h3{font-family:monospace}"),
+)  # fmt: skip
+
+
+def site() -> SiteFiles:
+    """The clean pages and those with a defect each, on all three makings in turn."""
+    data: dict[str, bytes] = {"reed.png": png(480, 320, (214, 205, 190)), "dot.png": png(120, 80, (90, 80, 70))}
+    for css, style in _CSS.items():
+        data[f"{css}.css"] = style.encode()
+        data[f"{css}.html"] = _HTML.format(title=f"The {css}", css=css, style="").encode()
+        data[f"{css}-about.html"] = _HTML.format(title=f"About the {css}", css=css, style="").encode()
+    for number, defect in enumerate(DEFECTS):
+        for turn in range(2):
+            css = list(_CSS)[(number + turn) % 3]
+            name = f"{defect.name}-{turn}"
+            made = defect.change(_HTML).replace("{title}", name).replace("{css}", css).replace("{style}", defect.style)
+            data[f"{name}.html"] = made.encode()
+    return SiteFiles(None, {name: len(one) for name, one in sorted(data.items())}, data)
+
+
+@dataclass(frozen=True, slots=True)
+class Seeded:
+    """Defects that are missed, findings on clean pages, findings beside a defect that it does not bring, and how many there were of each."""
+
+    missed: list[str]
+    alarms: list[Finding]
+    beside: list[Finding]
+    defects: int
+    clean: int
+    seconds: float
+
+
+def measured(files: SiteFiles | None = None) -> Seeded:
+    """What is found."""
+    import time
+
+    begun = time.perf_counter()
+    found = check_files(files or site(), WIDTHS)
+    seconds = time.perf_counter() - begun
+    by_page: dict[str, list[Finding]] = {}
+    for one in found.report.findings:
+        by_page.setdefault(one.page, []).append(one)
+    # Colours are compared over the whole site, which here is of three makings and all defects.
+    clean = [f"{css}{more}.html" for css in _CSS for more in ("", "-about")]
+    alarms = [one for page in clean for one in by_page.get(page, ()) if one.rule != "consistency/near-colors"]
+    missed, beside = [], []
+    for defect in DEFECTS:
+        for turn in range(2):
+            page = f"{defect.name}-{turn}.html"
+            rules = {one.rule for one in by_page.get(page, ())}
+            if defect.rule not in rules:
+                missed.append(page)
+            beside += [
+                one for one in by_page.get(page, ()) if one.rule not in (defect.rule, *defect.also, "consistency/near-colors")
+            ]
+    return Seeded(missed, alarms, beside, 2 * len(DEFECTS), len(clean), seconds)
