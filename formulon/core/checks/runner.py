@@ -113,6 +113,27 @@ def check(
     return _report([_run(facts, system, those), _run_site(facts, system, those)], frame)
 
 
+class Pagewise:
+    """The same over pages that come one after another, of which no more is kept than what is asked by rules for the whole site."""
+
+    def __init__(self, system: System, profile: Profile) -> None:
+        self.system, self.rules = system, _those(profile, None)
+        self.made: list[tuple[Counter[str], list[Finding]]] = []
+        self.kept: list[Fact] = []
+
+    def add(self, facts: Iterable[Fact]) -> None:
+        """Checks a page."""
+        held = list(facts)
+        found = _run(held, self.system, self.rules)
+        self.made.append((found.counts, [finding for finding, _ in found.found]))
+        self.kept += [fact for fact in held if isinstance(fact, KEPT)]
+
+    def report(self, frame: Sequence[str]) -> Report:
+        """What was found. `frame`: see `check`."""
+        whole = _run_site(self.kept, self.system, self.rules)
+        return _reported([*self.made, (whole.counts, [finding for finding, _ in whole.found])], frame)
+
+
 def _those(profile: Profile, only: Sequence[str] | None) -> list[Rule]:
     return [one for one in profile.rules() if only is None or one.id in only]
 
@@ -345,14 +366,18 @@ def _told(finding: Finding, system: System) -> Finding:
 
 
 def _report(parts: Iterable[PageChecks], frame: Sequence[str] = ()) -> Report:
+    return _reported(((part.counts, [finding for finding, _ in part.found]) for part in parts), frame)
+
+
+def _reported(parts: Iterable[tuple[Counter[str], list[Finding]]], frame: Sequence[str]) -> Report:
     """All findings, those that stop the release first; and the counts. What is found in header or footer is told once, and not
     for every page that it stands on."""
     counts: Counter[str] = Counter({"pass": 0, "fail": 0, "cannot-tell": 0, "does-not-apply": 0, "stop": 0, "note": 0})
     findings: list[Finding] = []
     seen: set[tuple[str, ...]] = set()
-    for part in parts:
-        counts.update(part.counts)
-        for finding, _ in part.found:
+    for counted, those in parts:
+        counts.update(counted)
+        for finding in those:
             everywhere = (finding.rule, finding.code, finding.section, finding.target, finding.message)
             if finding.section in frame:
                 if everywhere in seen:

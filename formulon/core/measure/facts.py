@@ -43,8 +43,8 @@ class Page:
     def place(self, section: str = "", slot: str = "") -> PagePlace:
         return PagePlace(self.path, section, slot)
 
-    def facts(self, ids: Mapping[str, frozenset[str]], files: SiteFiles, first: bool) -> Iterator[Fact]:
-        """All of a page. `ids` are those of every page, by its path."""
+    def facts(self, files: SiteFiles, first: bool) -> Iterator[Fact]:
+        """All of a page."""
         page = self.widest
         name = self.path.rsplit("/", 1)[-1]
         # A page that search engines are kept from needs nothing for them to show.
@@ -60,7 +60,7 @@ class Page:
             yield SectionHead(self.place(part.at), part.kind, "", "", part.frame)
         yield from self._texts(frames)
         yield from self._targets()
-        yield from self._links(ids, files)
+        yield from self._links(files)
         yield from self._pictures()
         for field in {field.at: field for one in self.seen.values() for field in one.fields}.values():
             yield Named(self.place(field.section, field.at), "field", field.label, field.hint)
@@ -93,10 +93,10 @@ class Page:
                 on_picture=pair is None,
             )  # fmt: skip
             if leads or running:
-                written = pair is not None and text.told and text.color is not None and text.color[3] > 0.999
+                written = pair is not None and text.told and not text.led and text.color is not None and text.color[3] > 0.999
                 most = max(by_width.values(), key=lambda one: one.lines)
                 yield Style(
-                    self.place(text.section, text.at), text.text, text.level if leads else 0, text.size, most.line * text.size / most.size,
+                    self.place(text.section, text.at), text.text[:60], text.level if leads else 0, text.size, most.line * text.size / most.size,
                     most.lines, text.weight, text.family.split(",")[0].strip("\"' "), ink if written else "", ground if written else "",
                     text.section in frames,
                 )  # fmt: skip
@@ -126,9 +126,9 @@ class Page:
                 place, target.label or at, target.kind, sizes, min(gap[0] for gap in gaps), min(gap[1] for gap in gaps)
             )
 
-    def _links(self, ids: Mapping[str, frozenset[str]], files: SiteFiles) -> Iterator[Fact]:
+    def _links(self, files: SiteFiles) -> Iterator[Fact]:
         for link in {link.at: link for one in self.seen.values() for link in one.links}.values():
-            to, alive = _led(self.path, link.to.strip(), ids, files)
+            to, alive = _led(self.path, link.to.strip(), files)
             yield Destination(self.place(link.section, link.at), link.label or link.at, to, alive)
 
     def _pictures(self) -> Iterator[Fact]:
@@ -189,7 +189,7 @@ def _gaps(target: TargetSeen, others: Sequence[TargetSeen]) -> tuple[float, floa
     return across, down
 
 
-def _led(page: str, to: str, ids: Mapping[str, frozenset[str]], files: SiteFiles) -> tuple[str, bool]:
+def _led(page: str, to: str, files: SiteFiles) -> tuple[str, bool]:
     """Where a link leads as people would write it, and whether that is there. What lies elsewhere is taken to be."""
     if not to or to == "#" or to.lower().startswith("javascript:"):
         return "", False
@@ -200,11 +200,5 @@ def _led(page: str, to: str, ids: Mapping[str, frozenset[str]], files: SiteFiles
     if not path:
         return to, False
     mark = unquote(address.fragment)
-    known = ids.get(path)
-    there = not mark or mark.lower() == "top" or mark.startswith(":~:") or known is None or mark in known
+    there = not mark or mark.lower() == "top" or mark.startswith(":~:") or mark in files.marks(path)
     return (f"{path}#{mark}" if mark else path), there
-
-
-def ids_of(pages: Sequence[Page]) -> dict[str, frozenset[str]]:
-    """The ids of every page, by its path."""
-    return {page.path: frozenset(one for seen in page.seen.values() for one in seen.ids) for page in pages}

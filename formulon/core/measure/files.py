@@ -6,7 +6,10 @@ import stat
 import zipfile
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
+from functools import lru_cache
 from pathlib import Path, PurePosixPath
+
+from lxml import etree, html
 
 from formulon.core.errors import SiteError
 
@@ -15,7 +18,7 @@ MOST_BYTES, MOST_EACH = 500_000_000, 60_000_000
 _PAGES = (".html", ".htm", ".xhtml")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class SiteFiles:
     """The files of a site by their paths, with "/" between folders."""
 
@@ -29,6 +32,10 @@ class SiteFiles:
             raise KeyError(path)
         return self.data[path] if self.root is None else (self.root / path).read_bytes()
 
+    def marks(self, path: str) -> frozenset[str]:
+        """What anchors of a page can name: its ids and the old names of anchors. Kept for a while."""
+        return _marks(self, path)
+
     @property
     def pages(self) -> list[str]:
         """The pages, start pages before others, by path."""
@@ -41,6 +48,16 @@ class SiteFiles:
         folder = f"{plain}/" if plain else ""
         tried = (plain, *(f"{folder}index{end}" for end in _PAGES), *(f"{plain}{end}" for end in _PAGES))
         return next((one for one in tried if one in self.sizes), "")
+
+
+@lru_cache(maxsize=256)
+def _marks(files: SiteFiles, path: str) -> frozenset[str]:
+    try:
+        tree = html.document_fromstring(files.read(path) or b"<p>")
+    except (etree.ParserError, ValueError):
+        return frozenset()
+    named = ((one.get("id"), one.get("name") if one.tag == "a" else None) for one in tree.iter(etree.Element))
+    return frozenset(str(mark) for both in named for mark in both if mark)
 
 
 def of_folder(folder: Path) -> SiteFiles:

@@ -5,8 +5,8 @@ from dataclasses import dataclass, replace
 
 from formulon.core.checks.profiles import Profile
 from formulon.core.checks.rule import rules
-from formulon.core.checks.runner import Finding, Report, check
-from formulon.core.measure.facts import ids_of
+from formulon.core.checks.runner import Finding, Pagewise, Report
+from formulon.core.measure.facts import Page
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.looking import WIDTHS, Gone, Progress, look
 from formulon.core.system.documents.identity import Identity
@@ -39,14 +39,19 @@ def check_files(
     files: SiteFiles, widths: Sequence[int] = WIDTHS, progress: Progress = lambda done, all_: None, gone: Gone = lambda: False
 ) -> ForeignReport:
     """The findings over a site. Raises BrowserError where no browser runs."""
-    pages, failed = look(files, widths, progress, gone)
-    ids = ids_of(pages)
-    facts = [fact for number, page in enumerate(pages) for fact in page.facts(ids, files, number == 0)]
-    frames = [part.at for page in pages for part in page.widest.parts if part.frame]
-    report = check(facts, resolve(Identity(name="Any site")), None, sorted(set(frames)), profile())
+    checks, frames, pages = Pagewise(resolve(Identity(name="Any site")), profile()), set[str](), 0
+
+    def each(page: Page) -> None:
+        nonlocal pages
+        checks.add(page.facts(files, pages == 0))
+        frames.update(part.at for part in page.widest.parts if part.frame)
+        pages += 1
+
+    failed = look(files, each, widths, progress, gone)
+    report = checks.report(sorted(frames))
     whole = {one for one, made in rules().items() if made.whole}
     findings = [_of_site(one) if one.rule in whole else one for one in report.findings]
-    return ForeignReport(Report(report.counts, findings), len(pages), tuple(failed.values()))
+    return ForeignReport(Report(report.counts, findings), pages, tuple(failed.values()))
 
 
 def _of_site(finding: Finding) -> Finding:

@@ -35,15 +35,18 @@ Gone = Callable[[], bool]
 
 
 def look(
-    files: SiteFiles, widths: Sequence[int] = WIDTHS, progress: Progress = lambda done, all_: None, gone: Gone = lambda: False
-) -> tuple[list[Page], dict[str, str]]:
-    """The pages of a site as they were seen, and those that could not be, each with a sentence. Raises BrowserError where there is no
+    files: SiteFiles, each: Callable[[Page], None], widths: Sequence[int] = WIDTHS, progress: Progress = lambda done, all_: None,
+    gone: Gone = lambda: False,
+) -> dict[str, str]:  # fmt: skip
+    """Hands over each page of a site as it was seen; those that could not be, each with a sentence. Raises BrowserError where there is no
     browser, or it ends several times over one page after another."""
-    return asyncio.run(_all(files, sorted(set(widths)), progress, gone))
+    return asyncio.run(_all(files, each, sorted(set(widths)), progress, gone))
 
 
-async def _all(files: SiteFiles, widths: list[int], progress: Progress, gone: Gone) -> tuple[list[Page], dict[str, str]]:
-    pages, made, failed = files.pages[:MOST_PAGES], list[Page](), dict[str, str]()
+async def _all(
+    files: SiteFiles, each: Callable[[Page], None], widths: list[int], progress: Progress, gone: Gone
+) -> dict[str, str]:
+    pages, failed = files.pages[:MOST_PAGES], dict[str, str]()
     for path in files.pages[MOST_PAGES:]:
         failed[path] = f"{path}: only the first {MOST_PAGES} pages are looked at."
     left, starts = list(pages), 0
@@ -57,14 +60,14 @@ async def _all(files: SiteFiles, widths: list[int], progress: Progress, gone: Go
                 while left and browser.is_connected() and not gone():
                     path, well = left.pop(0), True
                     try:
-                        made.append(await asyncio.wait_for(_looked(tab, path, widths), _PAGE_SECONDS * (1 + len(widths) / 2)))
+                        each(await asyncio.wait_for(_looked(tab, path, widths), _PAGE_SECONDS * (1 + len(widths) / 2)))
                     except (TimeoutError, Error) as error:
                         failed[path] = f"{path}: the page cannot be drawn ({_plain(error)})."
                         well = False
                     progress(len(pages) - len(left), len(pages))
                     if not well:  # whatever state it left is thrown away with its browser
                         break
-    return made, failed
+    return failed
 
 
 def _plain(error: Exception) -> str:
@@ -90,7 +93,7 @@ async def _looked(tab: Tab, path: str, widths: list[int]) -> Page:
     for width in widths:
         if width != widths[0]:
             await tab.set_viewport_size({"width": width, "height": HEIGHT})
-        seen[width] = PageSeen.model_validate(await tab.evaluate(_PROBE))
+        seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE))
         untold = [text for text in seen[width].texts if not text.told and not text.disabled]
         if untold:
             pixels[width] = await _pixels(tab, width, untold)

@@ -10,15 +10,29 @@
     return (known[key] ??= getComputedStyle(el, pseudo || undefined));
   };
   // A selector that finds the element again: its id, else its steps down from the nearest id.
-  const selectors = new Map();
+  const selectors = new Map(), ids = new Map(), steps = new Map();
+  for (const one of document.querySelectorAll('[id]')) ids.set(one.id, (ids.get(one.id) ?? 0) + 1);
+  // Which of its kind an element is among its siblings, from 1; 0 where it is the only one. Told for all of them at once.
+  const stepOf = (el) => {
+    if (!steps.has(el)) {
+      const counts = new Map();
+      for (const one of el.parentElement.children) counts.set(one.localName, (counts.get(one.localName) ?? 0) + 1);
+      const at = new Map();
+      for (const one of el.parentElement.children) {
+        at.set(one.localName, (at.get(one.localName) ?? 0) + 1);
+        steps.set(one, counts.get(one.localName) > 1 ? at.get(one.localName) : 0);
+      }
+    }
+    return steps.get(el);
+  };
   const select = (el) => {
     let made = selectors.get(el);
     if (made !== undefined) return made;
-    if (el.id && document.querySelectorAll(`#${CSS.escape(el.id)}`).length === 1) made = `#${CSS.escape(el.id)}`;
+    if (el.id && ids.get(el.id) === 1) made = `#${CSS.escape(el.id)}`;
     else if (!el.parentElement || el === document.body) made = el.localName;
     else {
-      const alike = [...el.parentElement.children].filter((one) => one.localName === el.localName);
-      const step = alike.length > 1 ? `${el.localName}:nth-of-type(${alike.indexOf(el) + 1})` : el.localName;
+      const number = stepOf(el);
+      const step = number ? `${el.localName}:nth-of-type(${number})` : el.localName;
       const above = select(el.parentElement);
       made = above === 'body' ? step : `${above} > ${step}`;
     }
@@ -35,15 +49,19 @@
   };
   const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true, contentVisibilityAuto: true });
   // Hidden from sight and still read out: a box of hardly anything, or cut to it.
+  const hidden = new Map([[document.body, false]]);
   const unseen = (el) => {
-    for (let one = el; one && one !== document.body; one = one.parentElement) {
-      const made = styleOf(one);
-      if (made.position !== 'absolute' && made.position !== 'fixed') continue;
-      const box = one.getBoundingClientRect();
-      if ((box.width <= 2 && box.height <= 2) || made.clipPath === 'inset(50%)' || /rect\(0(px)?,? 0(px)?,? 0(px)?,? 0(px)?\)/.test(made.clip)) return true;
-      if (box.right < 0 || box.bottom + scrollY < 0) return true;
-    }
-    return false;
+    if (!el) return false;
+    let known = hidden.get(el);
+    if (known === undefined) hidden.set(el, (known = away(el) || unseen(el.parentElement)));
+    return known;
+  };
+  const away = (el) => {
+    const made = styleOf(el);
+    if (made.position !== 'absolute' && made.position !== 'fixed') return false;
+    const box = el.getBoundingClientRect();
+    if ((box.width <= 2 && box.height <= 2) || made.clipPath === 'inset(50%)' || /rect\(0(px)?,? 0(px)?,? 0(px)?,? 0(px)?\)/.test(made.clip)) return true;
+    return box.right < 0 || box.bottom + scrollY < 0;
   };
   const parse = (text) => {
     const found = text.match(/^rgba?\(([^)]+)\)$/);
@@ -65,7 +83,13 @@
   };
   const PAINTED = /^(img|video|canvas|svg|iframe|object|embed|picture)$/;
   // Whether only pixels tell what an element draws: a picture, a gradient, a mixture, a veil.
+  const drawings = new Map();
   const drawn = (el) => {
+    let known = drawings.get(el);
+    if (known === undefined) drawings.set(el, (known = draws(el)));
+    return known;
+  };
+  const draws = (el) => {
     if (PAINTED.test(el.localName) || el.ownerSVGElement) return true;
     const made = styleOf(el);
     if (made.backgroundImage !== 'none' || made.mixBlendMode !== 'normal' || made.filter !== 'none' || made.backdropFilter !== 'none') return true;
@@ -76,6 +100,7 @@
     });
   };
   // What lies behind a text at a point: colours from the top down to an opaque one, as far as they can be told.
+  const backs = new Map();
   const behindAt = (el, x, y) => {
     const all = document.elementsFromPoint(x, y);
     let from = all.indexOf(el);
@@ -84,19 +109,24 @@
     let color = [0, 0, 0, 0];
     for (const one of all.slice(from)) {
       if (drawn(one)) return { told: false };
-      const back = parse(styleOf(one).backgroundColor);
+      let back = backs.get(one);
+      if (back === undefined) backs.set(one, (back = parse(styleOf(one).backgroundColor)));
       if (!back) return { told: false };
       color = over(color, back);
       if (color[3] >= 0.999) return { told: true, color };
     }
     return { told: true, color: over(color, [255, 255, 255, 1]) };
   };
+  const veils = new Map();
   const veiled = (el) => {
-    for (let one = el; one && one !== root; one = one.parentElement) {
-      const made = styleOf(one);
-      if (made.opacity !== '1' || made.filter !== 'none' || made.mixBlendMode !== 'normal' || made.maskImage !== 'none') return true;
+    if (!el || el === root) return false;
+    let known = veils.get(el);
+    if (known === undefined) {
+      const made = styleOf(el);
+      known = made.opacity !== '1' || made.filter !== 'none' || made.mixBlendMode !== 'normal' || made.maskImage !== 'none' || veiled(el.parentElement);
+      veils.set(el, known);
     }
-    return false;
+    return known;
   };
   const linesOf = (rects) => {
     const tops = [];
@@ -142,7 +172,7 @@
       color: parse(look.color), size: parseFloat(look.fontSize), weight: Number(look.fontWeight), family: look.fontFamily, italic: look.fontStyle !== 'normal',
       line: parseFloat(look.lineHeight) || 0, lines: linesOf(rects), box: box({ left, top, width: right - left, height: bottom - top }),
       room: (el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, div') ?? el).clientWidth,
-      disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'),
+      disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null,
       block: select(el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, button, a') ?? el), cut: false,
     };
     for (let outer = el; outer && outer !== document.body; outer = outer.parentElement) {
@@ -154,7 +184,7 @@
     }
     made.texts.push(one);
     const first = rects[0], last = rects[rects.length - 1];
-    waiting.push({ el, one, points: [first, last].flatMap((r) => [[r.left + Math.min(3, r.width / 2), r.top + r.height / 2], [r.right - Math.min(3, r.width / 2), r.top + r.height / 2]]).map(([x, y]) => [x + scrollX, y + scrollY]) });
+    waiting.push({ el, one, points: [...new Set([first, last])].flatMap((r) => [[r.left + Math.min(3, r.width / 2), r.top + r.height / 2], [r.right - Math.min(3, r.width / 2), r.top + r.height / 2]]).map(([x, y]) => [x + scrollX, y + scrollY]) });
     seenParts.add(one.section);
   }
   // Points are told only in sight: the page goes by, screen after screen.
@@ -215,7 +245,8 @@
     const el = part === 'body' ? document.body : document.querySelector(part);
     return !!el && (/^(header|footer|nav|aside)$/.test(el.localName) ? !el.closest('main, article, section') : false);
   };
-  return {
+  // As text: handed over as it is, ten times as fast as an object that is taken apart on the way.
+  return JSON.stringify({
     ...made,
     parts: [...seenParts].map((at) => ({ at, kind: at === 'body' ? 'body' : (document.querySelector(at)?.localName ?? ''), frame: frames(at) })),
     lang: root.lang ?? '', title: document.title ?? '', description: attribute('meta[name=description i]', 'content'), robots: attribute('meta[name=robots i]', 'content'),
@@ -224,5 +255,5 @@
     twice: (() => { const seen = new Set(), two = new Set(); for (const one of document.querySelectorAll('[id]')) (seen.has(one.id) ? two : seen).add(one.id); return [...two]; })(),
     inner: innerWidth, wide: root.scrollWidth, high: root.scrollHeight, backs: getComputedStyle(document.body).backgroundColor,
     requests: performance.getEntriesByType('resource').map((one) => ({ address: one.name, bytes: one.decodedBodySize ?? 0, kind: one.initiatorType })),
-  };
+  });
 }

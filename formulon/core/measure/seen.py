@@ -33,6 +33,7 @@ class TextSeen(_Seen):
     veiled: bool
     backs: list[tuple[float, float, float]] = Field(default_factory=list)
     inline: bool
+    led: bool = Field(description="Stands in a link or button, which has colours of its own.")
     block: str
     cut: bool
 
