@@ -44,6 +44,7 @@ fresh_database()
 django.setup()
 
 import journey  # noqa: E402
+import looks  # noqa: E402
 import reads  # noqa: E402
 import variety  # noqa: E402
 import writes  # noqa: E402
@@ -552,6 +553,7 @@ def main() -> None:
         "color": lambda: [solver(), wiring(), kinds(), overlaying(), reaching(large_site())],
         "restyle": restyling,
         "preflight": lambda: [preflight(large_site())],
+        "measured": lambda: looks.rows(sites.load(Brand.objects.get(slug="quillmoor-observatory"))),
         "writes": writes.rows,
         "variety": varying,
         "proposals": proposing,
@@ -663,6 +665,7 @@ def every_row() -> Iterator[Row]:
         browser.close()
     yield from writes.rows()
     yield from (preflight(site), publishing(site), reading())
+    yield from looks.rows(sites.load(Brand.objects.get(slug="quillmoor-observatory")))
     yield from (*reads.many(), *reads.found())
     yield from proposing()
     yield from varying()

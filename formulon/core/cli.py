@@ -13,6 +13,7 @@ from typing import Any, TypeVar
 
 import click
 
+from formulon.core.checks.page_facts import Allowed
 from formulon.core.checks.runner import Report, check_site
 from formulon.core.color.contrast import contrast_ratio, relative_luminance, shown
 from formulon.core.color.difference import difference
@@ -28,10 +29,10 @@ from formulon.core.identity.decide import suggested
 from formulon.core.identity.evidence import Fact
 from formulon.core.identity.facts import GROUPS, facts_of
 from formulon.core.identity.isolated import Readers
-from formulon.core.identity.reading import beside
+from formulon.core.identity.reading import beside, decode
 from formulon.core.identity.sightings import Reading
 from formulon.core.measure.files import MOST_PAGES, of_folder, of_zip
-from formulon.core.measure.foreign import check_files
+from formulon.core.measure.foreign import allowed_by, allowed_in, check_files
 from formulon.core.measure.looking import WIDTHS
 from formulon.core.site.editions import rendered_all
 from formulon.core.site.guide import guide_files
@@ -163,16 +164,19 @@ def build(site: str, out: str, form: str) -> None:
 @click.option(
     "--widths", default=",".join(map(str, WIDTHS)), show_default=True, help="Of a folder or ZIP: widths of the window in px."
 )
+@click.option("--tokens", default=None, help="Of a folder or ZIP: design tokens that colours and typefaces are held to.")
+@click.option("--identity", default=None, help="Of a folder or ZIP: an IDENTITY.json whose system they are held to.")
 @_plain_errors
-def check(site: str, form: str, fixes: int, widths: str) -> None:
+def check(site: str, form: str, fixes: int, widths: str, tokens: str | None, identity: str | None) -> None:
     """Preflight of SITE: a SITE.json, from predicted facts; or a folder or ZIP of any pages, as a browser draws them.
 
     Exit code 1 when something stops a release, 2 when it could not be checked."""
     failed: tuple[str, ...] = ()
     if Path(site).is_dir() or site.lower().endswith(".zip"):
         files = of_folder(Path(site)) if Path(site).is_dir() else of_zip(site, _read(site))
+        allowed = _allowed(tokens, identity)
         with click.progressbar(length=len(files.pages[:MOST_PAGES]), label="Looking at pages", file=sys.stderr) as bar:
-            found = check_files(files, _widths(widths), lambda done, _: bar.update(1))
+            found = check_files(files, _widths(widths), lambda done, _: bar.update(1), allowed=allowed)
         report, failed = found.report, found.failed
     else:
         report = check_site(_site(site), most=fixes)
@@ -190,6 +194,14 @@ def check(site: str, form: str, fixes: int, widths: str) -> None:
     for sentence in failed:
         click.echo(sentence, err=True)
     sys.exit(1 if report.stopped else 2 if failed else 0)
+
+
+def _allowed(tokens: str | None, identity: str | None) -> Allowed | None:
+    if tokens and identity:
+        raise SiteError("Name tokens or an identity, not both: an identity has tokens of its own.")
+    if tokens:
+        return allowed_in(tokens, decode(_read(tokens)) or "")
+    return allowed_by(load_identity(_read(identity), identity)) if identity else None
 
 
 def _widths(text: str) -> tuple[int, ...]:

@@ -251,9 +251,18 @@ class Style:
     frame: bool
 
 
+@dataclass(frozen=True, slots=True)
+class Allowed:
+    """What a site may be made of, where somebody has said so: colours by name, as sRGB, and families of typefaces; no families for any."""
+
+    place: PagePlace
+    colors: tuple[tuple[str, str], ...]
+    families: tuple[str, ...] = ()
+
+
 Fact = (
     TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
-    | PageBox | CutText | Named | PictureBox | PageForm | Style
+    | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed
 )  # fmt: skip
 
 

@@ -6,10 +6,10 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 
-from formulon.core.checks.page_facts import Destination, Fact, PageHead, PagePlace, SectionHead, Style, TextRun
+from formulon.core.checks.page_facts import Allowed, Destination, Fact, PageHead, PagePlace, SectionHead, Style, TextRun
 
 # What is kept of a page for the rules that look at the whole site.
-KEPT = (PageHead, SectionHead, Destination, Style)
+KEPT = (PageHead, SectionHead, Destination, Style, Allowed)
 
 
 @dataclass(frozen=True, eq=False)
@@ -65,6 +65,13 @@ class SiteView:
 
     place: PagePlace
     pages: tuple[PageView, ...]
+    allowed: Allowed | None = None
+
+    @cached_property
+    def styles(self) -> tuple[Style, ...]:
+        """How all texts are set, page by page."""
+        held = (one for page in self.pages for section in page.sections for one in section.facts)
+        return tuple(one for one in held if isinstance(one, Style))
 
 
 View = SectionView | PageView | SiteView
@@ -95,5 +102,7 @@ def pages_of(facts: Iterable[Fact]) -> Iterator[PageView]:
 
 def site_of(facts: Iterable[Fact]) -> SiteView | None:
     """The site that facts are about; None where there is no page."""
-    pages = tuple(pages_of(fact for fact in facts if isinstance(fact, KEPT)))
-    return SiteView(pages[0].place, pages) if pages else None
+    held = [fact for fact in facts if isinstance(fact, KEPT)]
+    pages = tuple(pages_of(held))
+    allowed = next((fact for fact in held if isinstance(fact, Allowed)), None)
+    return SiteView(pages[0].place, pages, allowed) if pages else None

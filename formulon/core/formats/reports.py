@@ -74,13 +74,13 @@ def junit(report: Report, pages: Sequence[str] = ()) -> str:
     root = ElementTree.Element("testsuites", name="Formulon")
     total = failed = 0
     for page, findings in suites.items():
-        suite = ElementTree.SubElement(root, "testsuite", name=page)
+        suite = ElementTree.SubElement(root, "testsuite", name=_clean(page))
         by_rule: dict[str, list[Finding]] = {}
         for finding in findings:
             by_rule.setdefault(finding.rule, []).append(finding)
         cases = failures = 0
         for rule, held in (by_rule or {"no findings": []}).items():
-            case = ElementTree.SubElement(suite, "testcase", name=rule, classname=page)
+            case = ElementTree.SubElement(suite, "testcase", name=rule, classname=_clean(page))
             cases += 1
             stops, notes = [one for one in held if one.stops], [one for one in held if not one.stops]
             if stops:

@@ -3,18 +3,24 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+from formulon.core.checks.page_facts import Allowed, PagePlace
 from formulon.core.checks.profiles import Profile
 from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import Finding, Pagewise, Report
+from formulon.core.identity.readers import tokens
+from formulon.core.identity.sightings import ColorSeen, TypefaceSeen
 from formulon.core.measure.facts import Page
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.looking import WIDTHS, Gone, Progress, look
+from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.type.library import SHIPPED
 
+_NOWHERE = PagePlace("", "", "")
 # Rules that hold for any page. The others are about what only a site of Formulon's has: kinds, layouts, grounds, a guideline.
 HELD = frozenset((
-    "consistency/heading-styles", "consistency/near-colors", "content/alternative-text", "contrast/text-minimum", "interaction/names",
+    "consistency/heading-styles", "consistency/near-colors", "consistency/stray-colors", "consistency/stray-fonts", "content/alternative-text", "contrast/text-minimum", "interaction/names",
     "interaction/target-size", "layout/reflow", "layout/text-cut", "layout/viewport", "links/dead-destination", "links/one-destination",
     "pictures/stretched", "pictures/too-small", "publishing/title-description", "publishing/titles-apart", "structure/heading-order",
     "structure/ids-apart", "structure/landmarks", "structure/language", "type/least-size", "type/line-height", "type/measure",
@@ -36,14 +42,15 @@ def profile() -> Profile:
 
 
 def check_files(
-    files: SiteFiles, widths: Sequence[int] = WIDTHS, progress: Progress = lambda done, all_: None, gone: Gone = lambda: False
-) -> ForeignReport:
-    """The findings over a site. Raises BrowserError where no browser runs."""
+    files: SiteFiles, widths: Sequence[int] = WIDTHS, progress: Progress = lambda done, all_: None, gone: Gone = lambda: False,
+    allowed: Allowed | None = None,
+) -> ForeignReport:  # fmt: skip
+    """The findings over a site; `allowed` is what it may be made of, where that is known. Raises BrowserError where no browser runs."""
     checks, frames, pages = Pagewise(resolve(Identity(name="Any site")), profile()), set[str](), 0
 
     def each(page: Page) -> None:
         nonlocal pages
-        checks.add(page.facts(files, pages == 0))
+        checks.add([*page.facts(files, pages == 0), *([allowed] if allowed and not pages else [])])
         frames.update(part.at for part in page.widest.parts if part.frame)
         pages += 1
 
@@ -52,6 +59,23 @@ def check_files(
     whole = {one for one, made in rules().items() if made.whole}
     findings = [_of_site(one) if one.rule in whole else one for one in report.findings]
     return ForeignReport(Report(report.counts, findings), pages, tuple(failed.values()))
+
+
+def allowed_by(identity: Identity) -> Allowed:
+    """What a brand's site may be made of: its exact colours and all that its system derives, in both schemes, and its typefaces."""
+    system = resolve(identity, Choices(scheme="both"))
+    held = [*system.tokens.items(), *system.dark.items()]
+    colors = {token.css.lower(): path for path, token in reversed(held) if token.type == "color"}
+    own = {font.id: font.name for font in identity.fonts}
+    families = tuple(SHIPPED[one].name if one in SHIPPED else own[one] for one in identity.typefaces.used())
+    return Allowed(_NOWHERE, tuple((path, css) for css, path in colors.items()), families)
+
+
+def allowed_in(name: str, text: str) -> Allowed:
+    """What design tokens allow: their colours by name, and their families. Raises ReadError."""
+    seen = tokens.read(name, text).sightings
+    colors = tuple((one.name or one.place, one.hex) for one in seen if isinstance(one, ColorSeen))
+    return Allowed(_NOWHERE, colors, tuple(dict.fromkeys(one.family for one in seen if isinstance(one, TypefaceSeen))))
 
 
 def _of_site(finding: Finding) -> Finding:

@@ -1,20 +1,24 @@
 """Sites looked at by a browser: every seeded defect is found and nothing else; the browser reaches nothing, runs nothing and comes back after
 its end; and what it tells agrees with the site's own prediction."""
 
+import json
 import os
 import sys
 import threading
+import zipfile
 from collections.abc import Iterator
 from contextlib import suppress
 from http.server import BaseHTTPRequestHandler, ThreadingHTTPServer
 from pathlib import Path
 
 import pytest
+from click.testing import CliRunner
 
 from formulon.core.checks.runner import check_site
+from formulon.core.cli import main
 from formulon.core.measure import looking
 from formulon.core.measure.files import SiteFiles
-from formulon.core.measure.foreign import HELD, check_files
+from formulon.core.measure.foreign import HELD, allowed_by, allowed_in, check_files
 from formulon.core.site.editions import rendered_all
 from formulon.core.site.languages import published
 from formulon.core.site.planning.planner import plan
@@ -152,3 +156,52 @@ def test_ratios_are_those_of_what_is_drawn(style: str, ratio: float | None) -> N
     else:
         (one,) = found
         assert one.measured == pytest.approx(ratio, abs=0.13) and one.section == "main" and one.target.endswith("p")
+
+
+def test_a_brand_s_own_site_has_no_stray_and_another_s_has(quillmoor: Identity) -> None:
+    planned = plan(quillmoor)
+    files = versioned(rendered_all(published(planned)))
+    own = SiteFiles(None, {name: len(one) for name, one in files.items()}, files)
+    strays = [one for one in check_files(own, (1280,), allowed=allowed_by(quillmoor)).report.findings if "/stray-" in one.rule]
+    assert strays == []
+    css = next(name for name in files if name.endswith(".css"))
+    changed = files | {css: files[css] + b" h2{color:#1c2349!important;font-family:serif!important}"}
+    other = SiteFiles(None, {name: len(one) for name, one in changed.items()}, changed)
+    found = [one for one in check_files(other, (1280,), allowed=allowed_by(quillmoor)).report.findings if "/stray-" in one.rule]
+    color = next(one for one in found if one.rule == "consistency/stray-colors")
+    assert (
+        "#1c2349 is no colour of the system; the nearest is brand/night, #1b2147" in color.message
+        and 0 < (color.measured or 0) < 2
+    )
+    assert any("are set in serif" in one.message for one in found if one.rule == "consistency/stray-fonts")
+
+
+def test_tokens_say_what_is_allowed() -> None:
+    text = '{"c":{"$type":"color","ink":{"$value":"#112233"},"paper":{"$value":"#ffffff"}},"f":{"$type":"fontFamily","$value":["Reed Sans","serif"]}}'
+    allowed = allowed_in("a.tokens", text)
+    assert [color.lower() for _, color in allowed.colors] == ["#112233", "#ffffff"] and allowed.families == ("Reed Sans",)
+    pages = site(
+        index='<style>body{color:#112233;background:#fff;font-family:"Reed Sans"}p{color:#112244}</style><p>Words of it.</p>'
+    )
+    found = [one for one in check_files(pages, (1280,), allowed=allowed).report.findings if "/stray-" in one.rule]
+    assert [one.message.split(" is no")[0] for one in found] == ["#112244"]
+
+
+def test_the_command_checks_folders_and_archives(tmp_path: Path) -> None:
+    pages = site(index='<p style="color:#999;background:#fff">Grey words on white.</p>', fine="<p>Words.</p>")
+    (tmp_path / "site").mkdir()
+    with zipfile.ZipFile(tmp_path / "site.zip", "w") as archive:
+        for name in pages.sizes:
+            (tmp_path / "site" / name).write_bytes(pages.read(name))
+            archive.writestr(f"site/{name}", pages.read(name))
+    run = CliRunner()
+    for given in ("site", "site.zip"):
+        made = run.invoke(main, ["check", str(tmp_path / given), "--format", "json", "--widths", "1280"])
+        assert made.exit_code == 1
+        (finding,) = json.loads(made.stdout)["findings"]
+        assert (finding["page"], finding["rule"], finding["section"]) == ("index.html", "contrast/text-minimum", "main")
+    (tmp_path / "site" / "index.html").unlink()
+    assert run.invoke(main, ["check", str(tmp_path / "site"), "--widths", "360,1280"]).exit_code == 0
+    for wrong, said in ((["--widths", "12"], "no list of widths"), (["--tokens", "a", "--identity", "b"], "not both")):
+        refused = run.invoke(main, ["check", str(tmp_path / "site"), *wrong])
+        assert refused.exit_code == 2 and said in refused.stderr

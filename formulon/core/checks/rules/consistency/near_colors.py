@@ -4,7 +4,6 @@ from collections import Counter
 from collections.abc import Iterator, Mapping
 from itertools import combinations
 
-from formulon.core.checks.page_facts import Style
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
 from formulon.core.color.difference import difference
@@ -26,9 +25,7 @@ _MOST = 60  # colours that are compared
     },
 )
 def near_colors(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
-    held = [
-        one for page in site.pages for section in page.sections for one in section.facts if isinstance(one, Style) and one.ink
-    ]
+    held = [one for one in site.styles if one.ink]
     for part in ("ink", "ground"):
         counts = Counter(getattr(one, part) for one in held)
         for first, second in combinations([color for color, _ in counts.most_common(_MOST)], 2):

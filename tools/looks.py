@@ -1,0 +1,61 @@
+"""The bench's rows of measuring: pages and widths a second, against axe-core alone in a browser of the same kind, and seeded defects."""
+
+import tempfile
+import time
+from pathlib import Path
+
+import seeded
+from playwright.sync_api import sync_playwright
+
+from formulon.core.measure.chromium import CHROMIUM
+from formulon.core.measure.files import SiteFiles
+from formulon.core.measure.foreign import check_files
+from formulon.core.measure.looking import WIDTHS
+from formulon.core.site.editions import rendered_all
+from formulon.core.site.languages import published
+from formulon.core.site.site import Site
+from formulon.core.site.versions import versioned
+
+Row = tuple[str, str, str, bool]
+_AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-core" / "axe.min.js"
+
+
+def rows(site: Site) -> list[Row]:
+    """A site of Formulon's own, and the pages with seeded defects."""
+    files = versioned(rendered_all(published(site)))
+    held = SiteFiles(None, {name: len(one) for name, one in files.items()}, files)
+    start = time.perf_counter()
+    found = check_files(held, WIDTHS)
+    ours = time.perf_counter() - start
+    count = found.pages * len(WIDTHS)
+    axe = _axe(files, held.pages)
+    one = seeded.measured()
+    kinds = len({defect.name for defect in seeded.DEFECTS})
+    recall = 1 - len(one.missed) / one.defects
+    return [
+        (f"measure {found.pages} pages × {len(WIDTHS)} widths", f"{count / ours:.1f} a second", "8 a second", count / ours >= 8),
+        ("the same against axe-core alone", f"{axe / ours:.1f} × faster", "3 ×", axe / ours >= 3),
+        (f"seeded defects of {kinds} kinds", f"{recall:.1%} of {one.defects} found", "99 %", recall >= 0.99),
+        ("false alarms on clean pages", f"{len(one.alarms)} on {one.clean} pages", "1 in 100 pages", len(one.alarms) <= one.clean // 100),
+    ]  # fmt: skip
+
+
+def _axe(files: dict[str, bytes], pages: list[str]) -> float:
+    """Seconds that axe-core takes for the same pages and widths, its browser's start as ours included."""
+    start = time.perf_counter()
+    source = _AXE.read_text(encoding="utf-8")
+    with tempfile.TemporaryDirectory() as name, sync_playwright() as playwright:
+        for path, data in files.items():
+            target = Path(name) / path
+            target.parent.mkdir(parents=True, exist_ok=True)
+            target.write_bytes(data)
+        browser = playwright.chromium.launch(executable_path=str(CHROMIUM), args=["--no-sandbox", "--disable-gpu"])
+        tab = browser.new_page()
+        for path in pages:
+            tab.goto((Path(name) / path).as_uri())
+            tab.evaluate(source)
+            for width in WIDTHS:
+                tab.set_viewport_size({"width": width, "height": 900})
+                tab.evaluate("axe.run().then(r => r.violations.length)")
+        browser.close()
+    return time.perf_counter() - start
