@@ -2,6 +2,7 @@
 
 import asyncio
 from collections.abc import Callable, Sequence
+from concurrent.futures import ThreadPoolExecutor
 from importlib import resources
 from urllib.parse import quote
 
@@ -40,7 +41,8 @@ def look(
 ) -> dict[str, str]:  # fmt: skip
     """Hands over each page of a site as it was seen; those that could not be, each with a sentence. Raises BrowserError where there is no
     browser, or it ends several times over one page after another."""
-    return asyncio.run(_all(files, each, sorted(set(widths)), progress, gone))
+    with ThreadPoolExecutor(1) as apart:  # the caller may have an event loop of its own
+        return apart.submit(lambda: asyncio.run(_all(files, each, sorted(set(widths)), progress, gone))).result()
 
 
 async def _all(
