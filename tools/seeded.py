@@ -42,7 +42,7 @@ h1{font-size:30px;line-height:1.25}h2{font-size:24px;line-height:1.25}.go{displa
 input{font:inherit;padding:10px;max-width:100%;border:1px solid #10241a}label{display:block;margin-top:12px}""",
 }  # fmt: skip
 _HTML = """<!doctype html><html lang="en"><head><meta charset="utf-8"><title>{title}</title><meta name="description" content="What {title} tells.">
-<meta name="viewport" content="width=device-width, initial-scale=1"><link rel="stylesheet" href="{css}.css"><style>{style}</style></head><body>
+<meta name="viewport" content="width=device-width, initial-scale=1"><link rel="icon" href="reed.png"><link rel="stylesheet" href="{css}.css"><style>{style}</style></head><body>
 <header><a href="{css}.html">Start</a><a href="{css}-about.html">About</a></header>
 <main id="top"><h1>Reeds, cut by hand</h1><p id="first">In March the reeds are dry enough to be cut, and the whole village helps to carry them up from the
 water before the birds come back to nest between them.</p><a class="go" href="{css}-about.html">How we cut</a>
@@ -135,12 +135,23 @@ DEFECTS = (
     Defect("long-lines", "type/measure", _swap('id="first">', 'id="first">' + "Where the water is deep the reed grows tall and thin, and where it is shallow short and thick. " * 5), "main{max-width:none!important}"),
     Defect("odd-heading", "consistency/heading-styles", style=".card:nth-child(2) h3{font-size:26px}"), Defect("odd-heading-weight", "consistency/heading-styles", style=".card:nth-child(3) h3{font-weight:300}"),
     Defect("odd-heading-face", "consistency/heading-styles", style=".card:nth-child(1) h3{font-family:monospace}"),
+    Defect("link-by-color", "links/told-in-text", _swap('id="second">', 'id="second">Before that <a href="#ask">ask us</a> for the day. '), "#second a{text-decoration:none;color:inherit}"),
+    Defect("link-by-hue", "links/told-in-text", _swap('id="second">', 'id="second">Before that <a href="#ask">ask us</a> for the day. '), "#second{color:#333;background:#fff}#second a{text-decoration:none;color:#7a1f1f}"),
+    Defect("empty-heading", "structure/empty-heading", _swap("<h2>Ask us</h2>", "<h2>Ask us</h2><h3 style='height:20px'></h3>")), Defect("empty-heading-picture", "structure/empty-heading", _swap("<h2>Ask us</h2>", "<h2>Ask us</h2><h3><img src='reed.png' alt='' width='60' height='40'></h3>")),
+    Defect("lorem", "content/sample-text", _swap("Under the long roof.", "Lorem ipsum dolor sit amet.")), Defect("todo", "content/sample-text", _swap("Under the long roof.", "TODO: what about the roof")),
+    Defect("goes-here", "content/sample-text", _swap("<h2>Ask us</h2>", "<h2>Headline goes here</h2>")), Defect("german-sample", "content/sample-text", _swap("Under the long roof.", "Hier steht Blindtext über das Dach.")),
+    Defect("capitals", "type/capitals", style="#second{text-transform:uppercase}"), Defect("capitals-typed", "type/capitals", _swap("Each bundle is tied three times, stood against the wind", "EACH BUNDLE IS TIED THREE TIMES, STOOD AGAINST THE WIND AND TURNED</p><p>so")),
+    Defect("heavy", "publishing/weight", _swap('src="reed.png"', 'src="heavy.png"')),
 )  # fmt: skip
 
 
 def site() -> SiteFiles:
     """The clean pages and those with a defect each, on all three makings in turn."""
-    data: dict[str, bytes] = {"reed.png": png(480, 320, (214, 205, 190)), "dot.png": png(120, 80, (90, 80, 70))}
+    data: dict[str, bytes] = {
+        "reed.png": png(480, 320, (214, 205, 190)),
+        "dot.png": png(120, 80, (90, 80, 70)),
+        "heavy.png": png(480, 320, (214, 205, 190)) + bytes(2_600_000),
+    }
     for css, style in _CSS.items():
         data[f"{css}.css"] = style.encode()
         data[f"{css}.html"] = _HTML.format(title=f"The {css}", css=css, style="").encode()

@@ -232,6 +232,10 @@ class PageForm:
     viewport: str
     mains: int
     twice: tuple[str, ...]  # ids that several elements have
+    robots: str = ""
+    icons: int = 0
+    bytes: int = 0  # of all that is asked for to draw it, itself included
+    first: bool = False  # whether it is the start page
 
 
 @dataclass(frozen=True, slots=True)
@@ -249,6 +253,33 @@ class Style:
     ink: str
     ground: str
     frame: bool
+    capitals: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class LinkInText:
+    """A link within a sentence: its colour and that of the words around it; `drawn` says that more than a colour tells it."""
+
+    place: PagePlace
+    label: str
+    ink: str
+    around: str
+    drawn: bool
+
+
+@dataclass(frozen=True, slots=True)
+class EmptyHeading:
+    """A heading without words."""
+
+    place: PagePlace
+
+
+@dataclass(frozen=True, slots=True)
+class OtherHosts:
+    """Hosts besides its own that a site asks for something."""
+
+    place: PagePlace
+    hosts: tuple[str, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -262,7 +293,7 @@ class Allowed:
 
 Fact = (
     TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
-    | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed
+    | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed | LinkInText | EmptyHeading | OtherHosts
 )  # fmt: skip
 
 

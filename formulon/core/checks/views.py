@@ -6,10 +6,21 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 
-from formulon.core.checks.page_facts import Allowed, Destination, Fact, PageHead, PagePlace, SectionHead, Style, TextRun
+from formulon.core.checks.page_facts import (
+    Allowed,
+    Destination,
+    Fact,
+    OtherHosts,
+    PageForm,
+    PageHead,
+    PagePlace,
+    SectionHead,
+    Style,
+    TextRun,
+)
 
 # What is kept of a page for the rules that look at the whole site.
-KEPT = (PageHead, SectionHead, Destination, Style, Allowed)
+KEPT = (PageHead, PageForm, SectionHead, Destination, Style, Allowed, OtherHosts)
 
 
 @dataclass(frozen=True, eq=False)
@@ -66,6 +77,7 @@ class SiteView:
     place: PagePlace
     pages: tuple[PageView, ...]
     allowed: Allowed | None = None
+    hosts: tuple[str, ...] = ()  # others that it asks for something
 
     @cached_property
     def styles(self) -> tuple[Style, ...]:
@@ -105,4 +117,5 @@ def site_of(facts: Iterable[Fact]) -> SiteView | None:
     held = [fact for fact in facts if isinstance(fact, KEPT)]
     pages = tuple(pages_of(held))
     allowed = next((fact for fact in held if isinstance(fact, Allowed)), None)
-    return SiteView(pages[0].place, pages, allowed) if pages else None
+    hosts = next((fact.hosts for fact in held if isinstance(fact, OtherHosts)), ())
+    return SiteView(pages[0].place, pages, allowed, hosts) if pages else None

@@ -7,7 +7,9 @@ from urllib.parse import unquote, urljoin, urlsplit
 from formulon.core.checks.page_facts import (
     CutText,
     Destination,
+    EmptyHeading,
     Fact,
+    LinkInText,
     Named,
     PageBox,
     PageForm,
@@ -43,6 +45,12 @@ class Page:
     def place(self, section: str = "", slot: str = "") -> PagePlace:
         return PagePlace(self.path, section, slot)
 
+    @property
+    def hosts(self) -> frozenset[str]:
+        """Other hosts that the page asks for something."""
+        asked = (urlsplit(one.address).hostname for seen in self.seen.values() for one in seen.requests)
+        return frozenset(host for host in asked if host and host != HOST)
+
     def facts(self, files: SiteFiles, first: bool) -> Iterator[Fact]:
         """All of a page."""
         page = self.widest
@@ -50,7 +58,10 @@ class Page:
         # A page that search engines are kept from needs nothing for them to show.
         described = page.description or ("-" if "noindex" in page.robots.lower() else "")
         yield PageHead(self.place(), name, page.title, described, page.lang or "en", first)
-        yield PageForm(self.place(), page.title, page.lang, page.viewport, page.mains, tuple(page.twice))
+        yield PageForm(
+            self.place(), page.title, page.lang, page.viewport, page.mains, tuple(page.twice), page.robots, page.icons,
+            round(files.sizes.get(self.path, 0) + sum(one.bytes for one in page.requests)), first,
+        )  # fmt: skip
         yield PageBox(
             self.place(), {width: one.wide for width, one in self.seen.items()},
             {width: max(one.out, key=lambda out: out.right).at for width, one in self.seen.items() if one.out},
@@ -62,6 +73,12 @@ class Page:
         yield from self._targets()
         yield from self._links(files)
         yield from self._pictures()
+        for one in {one.at: one for seen in self.seen.values() for one in seen.in_text}.values():
+            if one.color and one.around:
+                ink, around = (to_hex(_rounded(color[:3])) for color in (one.color, one.around))
+                yield LinkInText(self.place(one.section, one.at), one.label, ink, around, one.drawn)
+        for empty in {one.at: one for seen in self.seen.values() for one in seen.empty}.values():
+            yield EmptyHeading(self.place(empty.section, empty.at))
         for field in {field.at: field for one in self.seen.values() for field in one.fields}.values():
             yield Named(self.place(field.section, field.at), "field", field.label, field.hint)
 
@@ -98,7 +115,7 @@ class Page:
                 yield Style(
                     self.place(text.section, text.at), text.text[:60], text.level if leads else 0, text.size, most.line * text.size / most.size,
                     most.lines, text.weight, text.family.split(",")[0].strip("\"' "), ink if written else "", ground if written else "",
-                    text.section in frames,
+                    text.section in frames, text.upper,
                 )  # fmt: skip
 
     def _pair(self, width: int, text: TextSeen) -> Pair | None:

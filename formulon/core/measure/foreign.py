@@ -3,10 +3,10 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from formulon.core.checks.page_facts import Allowed, PagePlace
+from formulon.core.checks.page_facts import Allowed, OtherHosts, PagePlace
 from formulon.core.checks.profiles import Profile
 from formulon.core.checks.rule import rules
-from formulon.core.checks.runner import Finding, Pagewise, Report
+from formulon.core.checks.runner import Pagewise, Report
 from formulon.core.identity.readers import tokens
 from formulon.core.identity.sightings import ColorSeen, TypefaceSeen
 from formulon.core.measure.facts import Page
@@ -20,11 +20,18 @@ from formulon.core.type.library import SHIPPED
 _NOWHERE = PagePlace("", "", "")
 # Rules that hold for any page. The others are about what only a site of Formulon's has: kinds, layouts, grounds, a guideline.
 HELD = frozenset((
-    "consistency/heading-styles", "consistency/near-colors", "consistency/stray-colors", "consistency/stray-fonts", "content/alternative-text", "contrast/text-minimum", "interaction/names",
-    "interaction/target-size", "layout/reflow", "layout/text-cut", "layout/viewport", "links/dead-destination", "links/one-destination",
-    "pictures/stretched", "pictures/too-small", "publishing/title-description", "publishing/titles-apart", "structure/heading-order",
-    "structure/ids-apart", "structure/landmarks", "structure/language", "type/least-size", "type/line-height", "type/measure",
+    "consistency/heading-styles", "consistency/many-fonts", "consistency/many-sizes", "consistency/navigation",
+    "consistency/near-colors", "consistency/stray-colors", "consistency/stray-fonts", "content/alternative-text",
+    "content/sample-text", "contrast/text-minimum", "interaction/names", "interaction/target-size", "layout/reflow",
+    "layout/text-cut", "layout/viewport", "links/dead-destination", "links/one-destination", "links/told-in-text",
+    "pictures/stretched", "pictures/too-small", "publishing/icon", "publishing/kept-away", "publishing/other-hosts",
+    "publishing/title-description", "publishing/titles-apart", "publishing/weight", "structure/empty-heading",
+    "structure/heading-order", "structure/ids-apart", "structure/landmarks", "structure/language", "type/capitals",
+    "type/least-size", "type/line-height", "type/measure",
 ))  # fmt: skip
+
+# What is about no page more than another.
+_ABOUT_ALL = frozenset(("publishing/other-hosts", "publishing/titles-apart"))
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,17 +54,19 @@ def check_files(
 ) -> ForeignReport:  # fmt: skip
     """The findings over a site; `allowed` is what it may be made of, where that is known. Raises BrowserError where no browser runs."""
     checks, frames, pages = Pagewise(resolve(Identity(name="Any site")), profile()), set[str](), 0
+    hosts = set[str]()
 
     def each(page: Page) -> None:
         nonlocal pages
         checks.add([*page.facts(files, pages == 0), *([allowed] if allowed and not pages else [])])
+        hosts.update(page.hosts)
         frames.update(part.at for part in page.widest.parts if part.frame)
         pages += 1
 
     failed = look(files, each, widths, progress, gone)
+    checks.add([OtherHosts(_NOWHERE, tuple(sorted(hosts)))] if hosts else [])
     report = checks.report(sorted(frames))
-    whole = {one for one, made in rules().items() if made.whole}
-    findings = [_of_site(one) if one.rule in whole else one for one in report.findings]
+    findings = [replace(one, page="") if one.rule in _ABOUT_ALL else one for one in report.findings]
     return ForeignReport(Report(report.counts, findings), pages, tuple(failed.values()))
 
 
@@ -76,8 +85,3 @@ def allowed_in(name: str, text: str) -> Allowed:
     seen = tokens.read(name, text).sightings
     colors = tuple((one.name or one.place, one.hex) for one in seen if isinstance(one, ColorSeen))
     return Allowed(_NOWHERE, colors, tuple(dict.fromkeys(one.family for one in seen if isinstance(one, TypefaceSeen))))
-
-
-def _of_site(finding: Finding) -> Finding:
-    """What is about the whole site names a page only where it stands there."""
-    return finding if finding.section else replace(finding, page="")

@@ -145,7 +145,7 @@
   };
   const box = (rect) => [rect.left + scrollX, rect.top + scrollY, rect.width, rect.height].map((one) => Math.round(one * 100) / 100);
 
-  const made = { texts: [], targets: [], pictures: [], links: [], fields: [], parts: [], out: [] };
+  const made = { texts: [], inText: [], empty: [], targets: [], pictures: [], links: [], fields: [], parts: [], out: [] };
   const seenParts = new Set();
   const everything = [...document.body.querySelectorAll('*')];
   scrollTo(0, 0);
@@ -172,7 +172,7 @@
       color: parse(look.color), size: parseFloat(look.fontSize), weight: Number(look.fontWeight), family: look.fontFamily, italic: look.fontStyle !== 'normal',
       line: parseFloat(look.lineHeight) || 0, lines: linesOf(rects), box: box({ left, top, width: right - left, height: bottom - top }),
       room: (el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, div') ?? el).clientWidth,
-      disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null,
+      disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null, upper: look.textTransform === 'uppercase' && text !== text.toUpperCase() ? true : text.length > 3 && text === text.toUpperCase() && text !== text.toLowerCase(),
       block: select(el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, button, a') ?? el), cut: false,
     };
     for (let outer = el; outer && outer !== document.body; outer = outer.parentElement) {
@@ -211,6 +211,15 @@
     // Within a sentence a link is as large as its line (WCAG 2.2, 2.5.8, inline).
     const inline = kind === 'link' && look.display === 'inline' && !!block && block.textContent.trim().length > el.textContent.trim().length + 8;
     made.targets.push({ at: select(el), section: sectionOf(el), label: label(el), kind, box: box(rect), inline });
+    if (inline) {
+      const around = styleOf(el.parentElement);
+      const drawn = [...el.querySelectorAll('*'), el].some((one) => {
+        const own = styleOf(one);
+        return own.textDecorationLine !== 'none' || parseFloat(own.borderBottomWidth) > 0 || own.backgroundColor !== 'rgba(0, 0, 0, 0)' || own.backgroundImage !== 'none' ||
+          Math.abs(own.fontWeight - around.fontWeight) >= 300 || own.fontStyle !== around.fontStyle;
+      });
+      made.inText.push({ at: select(el), section: sectionOf(el), label: label(el), color: parse(look.color), around: parse(around.color), drawn });
+    }
     if (kind === 'link') made.links.push({ at: select(el), section: sectionOf(el), label: label(el), to: el.getAttribute('href'), address: el.href });
     if (kind === 'field') {
       const named = label(el) || [...(el.labels ?? [])].map((one) => one.textContent.trim()).join(' ');
@@ -218,6 +227,8 @@
     }
     seenParts.add(sectionOf(el));
   }
+  for (const el of document.body.querySelectorAll('h1, h2, h3, h4, h5, h6, [role=heading]'))
+    if (shown(el) && !label(el)) made.empty.push({ at: select(el), section: sectionOf(el) });
   for (const el of document.body.querySelectorAll('img, input[type=image], area[href], [role=img]')) {
     if (!shown(el)) continue;
     const rect = el.getBoundingClientRect();

@@ -34,6 +34,7 @@ class TextSeen(_Seen):
     backs: list[tuple[float, float, float]] = Field(default_factory=list)
     inline: bool
     led: bool = Field(description="Stands in a link or button, which has colours of its own.")
+    upper: bool
     block: str
     cut: bool
 
@@ -70,6 +71,19 @@ class PictureSeen(_Seen):
     broken: bool
 
 
+class InTextSeen(_Seen):
+    """A link within a sentence; `drawn` says that more than a colour tells it."""
+
+    label: str
+    color: tuple[float, float, float, float] | None
+    around: tuple[float, float, float, float] | None
+    drawn: bool
+
+
+class EmptySeen(_Seen):
+    """A heading without words."""
+
+
 class OutSeen(_Seen):
     right: float
 
@@ -90,6 +104,8 @@ class PageSeen(BaseModel):
     """A page at one width."""
 
     texts: list[TextSeen]
+    in_text: list[InTextSeen] = Field(alias="inText")
+    empty: list[EmptySeen]
     targets: list[TargetSeen]
     pictures: list[PictureSeen]
     links: list[LinkSeen]
