@@ -291,6 +291,9 @@ class Allowed:
     families: tuple[str, ...] = ()
 
 
+# What a browser alone tells of a page.
+MEASURED = (PageBox, CutText, Named, PictureBox, PageForm, Style, Allowed, LinkInText, EmptyHeading, OtherHosts)
+
 Fact = (
     TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
     | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed | LinkInText | EmptyHeading | OtherHosts

@@ -1,5 +1,6 @@
 """The whole way: a site with a defect of every kind, every fix applied, and the place checked again."""
 
+from formulon.core.checks.page_facts import MEASURED
 from formulon.core.checks.predict import predict
 from formulon.core.checks.rule import rules
 from formulon.core.checks.runner import Finding, Report, check, check_site
@@ -78,7 +79,7 @@ def broken(site: Site) -> Site:
                     "path": "/sections/1/content/items/1/text",
                     "value": "[Forty-five minutes]",
                 },
-                {"op": "replace", "path": "/sections/1/content/items/0/text", "value": "It is cheap. Ring 01632 960147."},
+                {"op": "replace", "path": "/sections/1/content/items/0/text", "value": "It is cheap. TODO. Ring 01632 960147."},
                 {"op": "add", "path": "/sections/-", "value": OWN},
                 *({"op": "add", "path": "/sections/-", "value": one} for one in FORMS),
                 {"op": "replace", "path": "/order_on", "value": {"phone": ["form-1", "form-0"]}},
@@ -103,6 +104,8 @@ def test_a_site_with_every_defect(site: Site) -> None:
         for code in one.messages
         # What sections, pages and the site as a whole are asked for is in test_views.py.
         if one.looks_at not in (SectionView, PageView, SiteView)
+        # What a browser alone tells is in tests/core/measure.
+        and one.looks_at not in MEASURED
         # Boxes and balanced headlines see to the last two, but for rare typefaces and words.
         and name not in ("contrast/text-on-picture", "type/measure", "type/orphan", "content/own-language")
         # Photographs are in test_rules.py and tests/browser/test_pictures_drawn.py.
