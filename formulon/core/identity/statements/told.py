@@ -71,7 +71,8 @@ def _are_hours(left: str, opens: bool) -> bool:
     if closing and not re.search(r"\d", left):
         return len(words) > 1
     months = "|".join(one for table in phrases("dates") for one in table["months"])
-    if not opens and not closing and re.search(rf"(?i)\d\.?\s+(?:{months})\b", left):
+    dated = re.search(rf"(?i)\d\.?\s+(?:{months})\b|(?:{months})\s+\d", left) is not None
+    if (re.search(r"(?:19|20)\d\d(?!\d)", left) and dated) or (dated and not closing and not (opens and day)):
         return False  # what is on a day
     span = re.search(r"\d\s?(?:[–—-]|to|bis|[ap]\.?m\.?\s?[–—-])\s?\d", left)
     return bool(re.search(r"\d", left)) and (

@@ -77,6 +77,7 @@ SEASONS = [
     ),
     ("Im Januar haben wir geschlossen.", "Im Januar geschlossen"),
     ("Die Werkstatt ist im August zu.", "im August zu"),
+    ("From 1 May to 30 September we are open daily from 10 to 18.", "From 1 May to 30 September daily from 10 to 18"),
 ]
 NO_HOURS = [
     "The talk is on Friday from 9 to 5.", "We open the box carefully.", "Open questions remain.", "We are open to ideas on Mondays.",
@@ -84,6 +85,8 @@ NO_HOURS = [
     "Am Freitag um 9 Uhr beginnt der Kurs.", "Wir sind offen für Neues.", "Die Tür öffnet nach innen.", "Das Fenster ist offen.",
     "The case is closed.", "Closed cell foam, 5 mm", "Saturday 5 June, 10–12", "Geschlossen", "In January we celebrate.", "Das Kapitel ist zu.",
     "March 4 to 6", "12 May to 3 June", "Die Tür ist zu, nach Vereinbarung öffnen wir sie gern.",
+    "Der Lichterabend ist am 5. Dezember 2027.", "The type sale is on 18 September 2027.", "Die Ausstellung öffnet am 2. Mai 2027.",
+    "The gallery opens on 2 May.", "Closed on 5 June 2027 for the fair.",
 ]  # fmt: skip
 QUOTES = [
     ("“It changed how I work,” says Maud Arkle, bookbinder.", "It changed how I work", "Maud Arkle", "bookbinder"),
