@@ -79,7 +79,11 @@ def broken(site: Site) -> Site:
                     "path": "/sections/1/content/items/1/text",
                     "value": "[Forty-five minutes]",
                 },
-                {"op": "replace", "path": "/sections/1/content/items/0/text", "value": "It is cheap. TODO. Ring 01632 960147."},
+                {
+                    "op": "replace",
+                    "path": "/sections/1/content/items/0/text",
+                    "value": "It is cheap. TODO: a price. Ring 01632 960147.",
+                },
                 {"op": "add", "path": "/sections/-", "value": OWN},
                 *({"op": "add", "path": "/sections/-", "value": one} for one in FORMS),
                 {"op": "replace", "path": "/order_on", "value": {"phone": ["form-1", "form-0"]}},

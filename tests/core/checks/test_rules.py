@@ -385,3 +385,15 @@ def test_what_stands_in_a_free_part_cannot_be_told(rule: str) -> None:
 def test_what_fails_where_it_can_be_told_is_said_before_what_cannot(rule: str, code: str) -> None:
     run = replace(RUN, fits={360: Fit(4, 120.0, 400.0, 300.0, "on")}, free=True, tag="h2", step="body")
     assert of(rule).verdicts(run)[0] == "fail" and codes(rule, run) == [code]
+
+
+@pytest.mark.parametrize(
+    ("text", "found"),
+    [
+        ("Lorem ipsum dolor", ["left"]), ("TODO: the roof", ["left"]), ("Headline goes here", ["left"]), ("Hier steht Blindtext.", ["left"]), ("TBD", ["left"]),
+        # “Todo” is a word in Spanish and Portuguese, and names are what they are.
+        ("Abierto todo el año", []), ("TODO EL AÑO", []), ("Xxxx & Co", []), ("Sample our texts", []), ("The place of it all", []),
+    ],
+)  # fmt: skip
+def test_sample_text_is_told_from_words_that_look_like_it(text: str, found: list[str]) -> None:
+    assert codes("content/sample-text", replace(RUN, text=text)) == found

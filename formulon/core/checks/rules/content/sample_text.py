@@ -11,7 +11,7 @@ from formulon.core.system.system import System
 from formulon.core.writing.sentences import sentences
 
 _SAMPLE = re.compile(
-    r"lorem ipsum|dolor sit amet|consectetur adipisci|\b(?:TODO|FIXME|TBD|xxx+)\b|(?:your|ihr) text (?:here|hier)|(?:insert|enter) (?:text|headline|title) here"
+    r"lorem ipsum|dolor sit amet|consectetur adipisci|(?-i:\b(?:TODO|FIXME|TBD)\b(?=\s*:|$))|(?:your|ihr) text (?:here|hier)|(?:insert|enter) (?:text|headline|title) here"
     r"|blindtext|platzhaltertext|sample text|placeholder text|(?:heading|headline|title) goes here|untitled (?:page|document)",
     re.IGNORECASE,
 )
