@@ -2,10 +2,11 @@
 
 import re
 from collections.abc import Callable, Iterable, Iterator
+from dataclasses import dataclass
 
 from formulon.core.identity.documents import Block, Section, sections
 from formulon.core.identity.documents.written import LANGUAGES, typed
-from formulon.core.identity.sightings import RuleSeen, TextSeen, WordSeen
+from formulon.core.identity.sightings import RuleSeen, TextSeen, WordField, WordSeen
 from formulon.core.identity.statements import phrases, readable
 from formulon.core.identity.statements.offers import OfferTold, offers_listed
 from formulon.core.identity.statements.shape import shapes_stated
@@ -30,29 +31,40 @@ _TOLD: tuple[tuple[str, Callable[[str], list[Told]], int, str], ...] = (
 def material(blocks: Iterable[Block], most: int = MOST_TEXTS) -> list[TextSeen | WordSeen]:
     """The texts of a document, one for each heading, line by line, without lines that only hold a labelled fact; opening hours of tables
     and lists as a fact; and what sentences tell, one text a kind."""
-    held = [(section, typed(section.lines)) for section in sections(blocks)]
-    offers = {id(section): offers_listed(section, kinds) for section, kinds in held}
-    figures = {id(section): _figures(section, kinds) for section, kinds in held}
-    named = {id(section): {one.text for one in offers[id(section)]} | set(figures[id(section)]) for section, _ in held}
-    ruling = [_is_ruling(section) for section, _ in held]
-    mostly = 2 * sum(ruling) >= len(ruling)
-    texts = []
-    for (section, kinds), rules_it in zip(held, ruling, strict=True):
-        text = _text(section, kinds, named[id(section)])
-        if text:
-            aside = rules_it or (mostly and len(text.text.split()) < _FEW_WORDS) or _is_letter(section.heading)
-            texts.append(text.model_copy(update={"sure": _ASIDE}) if aside else text)
+    held = [_held(section) for section in sections(blocks)]
+    mostly = 2 * sum(one.rules for one in held) >= len(held)
     return [
-        *texts[:most],
-        *(hours for section, kinds in held if kinds for hours in _hours(section)),
-        *(_offer(section, one) for section, _ in held for one in offers[id(section)]),
+        *[text for one in held if (text := _text(one, mostly))][:most],
+        *(hours for one in held if one.kinds for hours in _hours(one.section)),
         *(
-            WordSeen(field="proof", text=one, place=_place(section, "list"), sure=0.75)
-            for section, _ in held
-            for one in figures[id(section)]
+            _word(one, "offer", f"{offer.value}: {offer.about}" if offer.about else offer.value)
+            for one in held
+            for offer in one.offers
         ),
+        *(_word(one, "proof", figure) for one in held for figure in one.figures),
         *_told(held),
     ]
+
+
+@dataclass(frozen=True, slots=True)
+class _Held:
+    """A section, the lines of it that are of a kind by how they are written, its items that are offers or figures, and whether it says how
+    the brand looks and speaks."""
+
+    section: Section
+    kinds: set[str]
+    offers: list[OfferTold]
+    figures: list[str]
+    rules: bool
+
+
+def _held(section: Section) -> _Held:
+    kinds = typed(section.lines)
+    return _Held(section, kinds, offers_listed(section, kinds), _figures(section, kinds), _is_ruling(section))
+
+
+def _word(one: _Held, field: WordField, text: str) -> WordSeen:
+    return WordSeen(field=field, text=text[:600], place=_place(one.section, "list"), sure=0.75)
 
 
 def _is_ruling(section: Section) -> bool:
@@ -68,31 +80,32 @@ def _is_letter(heading: str) -> bool:
     return re.match(rf"(?:{words})\s+[^\W\d_]", heading, re.IGNORECASE) is not None
 
 
-def _offer(section: Section, one: OfferTold) -> WordSeen:
-    said = f"{one.value}: {one.about}" if one.about else one.value
-    return WordSeen(field="offer", text=said[:600], place=_place(section, "list"), sure=0.75)
-
-
 def _figures(section: Section, kinds: set[str]) -> list[str]:
     """The items of a list that are figures with what they count, all of them and several."""
     lines = [one.line for one in section.blocks if one.kind == "item"]
     return lines if len(lines) > 1 and not kinds & {*lines} and all(figure_in(line) for line in lines) else []
 
 
-def _text(section: Section, kinds: set[str], named: set[str]) -> TextSeen | None:
-    """What a section says but for lines that are facts: labelled ones, and items `named` as offers or figures."""
-    lines = [one for one in section.lines if one not in named]
-    body = "\n".join(line for line in lines if line in kinds or not is_labelled(line))[:4000]
-    return TextSeen(heading=section.heading, text=body, place=_place(section, "beginning")) if body.strip() else None
+def _text(one: _Held, mostly: bool) -> TextSeen | None:
+    """What a section says but for lines that are facts: labelled ones, and items that are offers or figures. What rules how the brand
+    looks, hardly says anything among rules (`mostly`), or is a letter, is hardly meant for pages."""
+    named = {*one.figures, *(offer.text for offer in one.offers)}
+    lines = (line for line in one.section.lines if line not in named)
+    body = "\n".join(line for line in lines if line in one.kinds or not is_labelled(line))[:4000]
+    if not body.strip():
+        return None
+    made = TextSeen(heading=one.section.heading, text=body, place=_place(one.section, "beginning"))
+    aside = one.rules or (mostly and len(body.split()) < _FEW_WORDS) or _is_letter(one.section.heading)
+    return made.model_copy(update={"sure": _ASIDE}) if aside else made
 
 
 def _place(section: Section, where: str) -> str:
     return f"“{section.heading}”" if section.heading else where
 
 
-def _told(held: list[tuple[Section, set[str]]]) -> Iterator[TextSeen]:
+def _told(held: list[_Held]) -> Iterator[TextSeen]:
     """What lines tell that are of no kind by themselves."""
-    loose = [readable("\n".join(one for one in section.lines if one not in kinds)) for section, kinds in held]
+    loose = [readable("\n".join(line for line in one.section.lines if line not in one.kinds)) for one in held]
     for kind, grammar, fewest, heading in _TOLD:
         lines = list(dict.fromkeys(one.value for text in loose for one in grammar(text)))
         if len(lines) >= fewest:

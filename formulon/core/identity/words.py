@@ -48,10 +48,14 @@ def facts(text: str, place: str, sure: float = 0.8) -> list[WordSeen]:
     for line in text.splitlines():
         for key, pattern in _LABELLED.items():
             found = pattern.match(line)
-            if found and not (key == "email" and "@" not in found[1]) and not (key == "phone" and not phones_told(line)):
+            if not found or (key == "email" and "@" not in found[1]):
+                continue
+            if key == "phone":
+                for phone in phones_told(line)[:1]:
+                    add(key, phone.value, sure + 0.1)
+            else:
                 part = _EMAIL.search(found[1]) if key == "email" else None
-                value = phones_told(line)[0].value if key == "phone" else part[0] if part else found[1]
-                add(key, value, sure + 0.1)
+                add(key, part[0] if part else found[1], sure + 0.1)
     for one in handles(text):
         add("social", one, sure - 0.1)
     for hours in hours_told(text):

@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
 
-from formulon.core.color.contrast import contrast_ratio
+from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import RGB
 
 _DIFFERS = 3  # steps of eight bits by which a pixel has something of a glyph: screens of one page differ by nothing else
@@ -35,9 +35,8 @@ def _of(drawn: NDArray[np.int16], bare: NDArray[np.int16], ink: RGB | None) -> t
         strongest = drawn[differs >= np.percentile(differs[glyphs], 90)]
         ink = _rgb(np.median(strongest, axis=0))
     colors, counts = np.unique(bare[glyphs], axis=0, return_counts=True)
-    ratios = np.array([contrast_ratio(ink, _rgb(one)) for one in colors[:4096]])
-    order = np.argsort(ratios)
-    reached = np.cumsum(counts[: len(ratios)][order]) >= _WORST * counts.sum()
+    order = np.argsort(contrast_matrix([ink], colors)[0], kind="stable")
+    reached = np.cumsum(counts[order]) >= _WORST * counts.sum()
     return ink, _rgb(colors[order[int(np.argmax(reached))]])
 
 

@@ -1,7 +1,8 @@
 """Facts of what was seen: those that predicted pages have too, and those that only a browser tells."""
 
 import re
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
+from typing import TypeVar
 from urllib.parse import unquote, urljoin, urlsplit
 
 from formulon.core.checks.page_facts import (
@@ -25,10 +26,11 @@ from formulon.core.checks.page_facts import (
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.measure.files import SiteFiles
-from formulon.core.measure.seen import PageSeen, TargetSeen, TextSeen
+from formulon.core.measure.seen import At, PageSeen, TargetSeen, TextSeen
 from formulon.core.measure.serving import HOST, START
 from formulon.core.type.fit import Fit
 
+S = TypeVar("S", bound=At)
 Pair = tuple[RGB, RGB]  # ink and what lies behind it
 Pixels = Mapping[str, Pair]  # by the selector of a text
 _RUNNING = frozenset(("p", "li", "dd", "td", "blockquote", "figcaption", "div", "article", "section", "main"))
@@ -44,6 +46,10 @@ class Page:
 
     def place(self, section: str = "", slot: str = "") -> PagePlace:
         return PagePlace(self.path, section, slot)
+
+    def _once(self, of: Callable[[PageSeen], Sequence[S]]) -> Iterable[S]:
+        """What was seen of a sort at any width, each once, as at the widest."""
+        return {one.at: one for seen in self.seen.values() for one in of(seen)}.values()
 
     @property
     def hosts(self) -> frozenset[str]:
@@ -67,19 +73,19 @@ class Page:
             {width: max(one.out, key=lambda out: out.right).at for width, one in self.seen.items() if one.out},
         )  # fmt: skip
         frames = {part.at for part in page.parts if part.frame}
-        for part in {part.at: part for one in self.seen.values() for part in one.parts}.values():
+        for part in self._once(lambda seen: seen.parts):
             yield SectionHead(self.place(part.at), part.kind, "", "", part.frame)
         yield from self._texts(frames)
         yield from self._targets()
         yield from self._links(files)
         yield from self._pictures()
-        for one in {one.at: one for seen in self.seen.values() for one in seen.in_text}.values():
+        for one in self._once(lambda seen: seen.in_text):
             if one.color and one.around:
                 ink, around = (to_hex(_rounded(color[:3])) for color in (one.color, one.around))
                 yield LinkInText(self.place(one.section, one.at), one.label, ink, around, one.drawn)
-        for empty in {one.at: one for seen in self.seen.values() for one in seen.empty}.values():
+        for empty in self._once(lambda seen: seen.empty):
             yield EmptyHeading(self.place(empty.section, empty.at))
-        for field in {field.at: field for one in self.seen.values() for field in one.fields}.values():
+        for field in self._once(lambda seen: seen.fields):
             yield Named(self.place(field.section, field.at), "field", field.label, field.hint)
 
     def _texts(self, frames: set[str]) -> Iterator[Fact]:
@@ -144,14 +150,13 @@ class Page:
             )
 
     def _links(self, files: SiteFiles) -> Iterator[Fact]:
-        for link in {link.at: link for one in self.seen.values() for link in one.links}.values():
+        for link in self._once(lambda seen: seen.links):
             to, alive = _led(self.path, link.to.strip(), files)
             yield Destination(self.place(link.section, link.at), link.label or link.at, to, alive)
 
     def _pictures(self) -> Iterator[Fact]:
-        by_place = {picture.at: picture for one in self.seen.values() for picture in one.pictures}
-        for at, picture in by_place.items():
-            place = self.place(picture.section, at)
+        for picture in self._once(lambda seen: seen.pictures):
+            at, place = picture.at, self.place(picture.section, picture.at)
             alt = picture.alt if picture.alt is not None else picture.named
             # One that names the link it is in must not be silent; one without any alternative is not known to decorate.
             decorates = (

@@ -5,10 +5,15 @@ from pydantic import BaseModel, ConfigDict, Field
 Box = tuple[float, float, float, float]  # left, top, width, height in px of the page
 
 
-class _Seen(BaseModel):
+class At(BaseModel):
+    """Something at a place of a page."""
+
     model_config = ConfigDict(extra="ignore")
 
     at: str = Field(description="A selector that finds it again.")
+
+
+class _Seen(At):
     section: str
 
 
@@ -88,8 +93,7 @@ class OutSeen(_Seen):
     right: float
 
 
-class PartSeen(BaseModel):
-    at: str
+class PartSeen(At):
     kind: str
     frame: bool
 

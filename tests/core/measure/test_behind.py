@@ -46,6 +46,19 @@ def test_on_a_gradient_the_worst_place_decides_but_for_single_pixels() -> None:
     assert pair == ((255, 255, 255), (20, 20, 20))
 
 
+def test_of_a_photograph_with_thousands_of_colors_all_are_looked_at() -> None:
+    """Dark noise with a light stripe, which comes last by its colours."""
+    chance = np.random.default_rng(3)
+    bare = chance.integers(0, 90, (240, 600, 3))
+    bare[:, 500:] = chance.integers(225, 250, (240, 100, 3))
+    drawn = bare.copy()
+    drawn[20:220, 4:596:4] = 255
+    drawn[20:220, 5:596:4] = 255
+    assert len(np.unique(bare[drawn[..., 0] == 255], axis=0)) > 20_000
+    (pair,) = read_pixels(screen(drawn), screen(bare), [(0, 0, 600, 240)], [(255, 255, 255)])
+    assert pair is not None and contrast_ratio(*pair) < 1.4
+
+
 def test_only_what_lies_behind_letters_counts() -> None:
     """Light at the sides, dark behind the words."""
     bare = np.full((40, 300, 3), 250)
