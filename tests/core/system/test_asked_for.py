@@ -105,3 +105,17 @@ def test_what_leads_to_an_outlined_main_button_is_its_ink_and_a_pinned_fill_stay
     assert conflict.alternatives
     for number in range(len(conflict.alternatives)):
         assert not [c for c in resolve(quillmoor, patched(unread, conflict, number)).conflicts if c.ground == "paper"]
+
+
+def test_an_outlined_main_button_is_told_from_the_second_where_both_have_one_ink() -> None:
+    brand = Identity(name="Reed", colors=[BrandColor(name="Reed", value="#4B5A3C"), BrandColor(name="Straw", value="#E9DDBE")])
+    system = resolve(brand, Choices.model_validate(OUTLINED))
+    met = 0
+    for ground in GROUNDS:
+        main, second = (system.css(f"ground/{ground}/{variant}/label/rest") for variant in ("primary", "secondary"))
+        border = system.css(f"ground/{ground}/secondary/border/rest")
+        if main == second:
+            met += 1
+            assert border != system.css(f"ground/{ground}/primary/border/rest")
+            assert contrast_ratio(from_hex(border), from_hex(system.css(f"ground/{ground}/background"))) >= 3
+    assert met and all(pair.passes for pair in system.pairs)

@@ -1,7 +1,8 @@
 """Buttons without a fill of their own: the second button, outlined, and the button that is text."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from functools import cache
+from types import MappingProxyType
 
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.difference import difference
@@ -23,13 +24,17 @@ class OpenButtons(Group):
 
     def solve(self, scene: Scene, made: Solved) -> Iterator[tuple[str, Made]]:
         link, hover = made["link"].swatch, made["link-hover"].swatch
-        yield from outlined(scene, "secondary", made["heading"].swatch)
+        main = made["primary/label/rest"].rgb if scene.outlined else None
+        yield from outlined(scene, "secondary", made["heading"].swatch, {main: made["boundary"].swatch} if main else {})
         under = _underlays(scene, "text", link.rgb, hover.rgb)
         yield from _open(scene, "text", link, link, hover, under, "The link ink, without a fill.")
 
 
-def outlined(scene: Scene, variant: str, wish: Swatch) -> Iterator[tuple[str, Made]]:
-    """An outlined button: the ink that is wished for, or the nearest to it that has states, as label and border."""
+def outlined(
+    scene: Scene, variant: str, wish: Swatch, quieter: Mapping[RGB, Swatch] = MappingProxyType({})
+) -> Iterator[tuple[str, Made]]:
+    """An outlined button: the ink that is wished for, or the nearest to it that has states, as label and border. `quieter` has another
+    border for inks that a more important button has already."""
     options = scene.options(f"{variant}/label/rest", wish.rgb)
     for trial in ranked(options, scene.on(options, scene.back, scene.text)):
         under = _underlays(scene, variant, trial.rgb, trial.rgb)
@@ -39,8 +44,8 @@ def outlined(scene: Scene, variant: str, wish: Swatch) -> Iterator[tuple[str, Ma
     else:
         ink = options.swatches[0] if options.by_hand else wish
         under = _underlays(scene, variant, ink.rgb, ink.rgb)
-    border = ink
-    if ink.rgb in (BLACK, WHITE) and not any(swatch.rgb == ink.rgb for swatch in scene.costs.palette.brand):
+    border = quieter.get(ink.rgb, ink)
+    if border is ink and ink.rgb in (BLACK, WHITE) and not any(swatch.rgb == ink.rgb for swatch in scene.costs.palette.brand):
         # Pure black and white stand only where nothing else can: a border needs less than a label.
         border = scene.solve("", ink.rgb, scene.boundary, (NEUTRAL, RAMP, EXACT)) or ink
     ratio = contrast_ratio(ink.rgb, scene.back)
