@@ -51,9 +51,10 @@ def quillmoor_pictures() -> list[Asset]:
 
 
 @pytest.fixture(scope="session", autouse=True)
-def quick_passwords() -> Iterator[None]:
-    """To hash a password as the studio does takes most of a second, and nearly every test of it has people who sign in."""
-    with override_settings(PASSWORD_HASHERS=["django.contrib.auth.hashers.MD5PasswordHasher"]):
+def quick_settings() -> Iterator[None]:
+    """To hash a password as the studio does takes most of a second, and nearly every test of it has people who sign in; and releases wait
+    for a browser only where that is what a test is about."""
+    with override_settings(PASSWORD_HASHERS=["django.contrib.auth.hashers.MD5PasswordHasher"], MEASURED_RELEASES=False):
         yield
 
 

@@ -52,8 +52,9 @@ from django.core.management import call_command  # noqa: E402
 
 from formulon.config import memory  # noqa: E402
 from formulon.core.checks.predict import predict  # noqa: E402
+from formulon.core.checks.preflight import Preflight  # noqa: E402
 from formulon.core.checks.reach import reach  # noqa: E402
-from formulon.core.checks.runner import Preflight, check  # noqa: E402
+from formulon.core.checks.runner import check  # noqa: E402
 from formulon.core.color.overlay import least  # noqa: E402
 from formulon.core.color.srgb import to_hex  # noqa: E402
 from formulon.core.proposals.palettes import palettes  # noqa: E402

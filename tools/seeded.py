@@ -6,7 +6,7 @@ import zlib
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from formulon.core.checks.runner import Finding
+from formulon.core.checks.findings import Finding
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.foreign import check_files
 

@@ -16,7 +16,7 @@ from typing import Any
 
 from playwright.sync_api import Page
 
-from formulon.core.checks.runner import check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.proposals.propose import applied, proposals
 from formulon.core.site.composition import OWN
 from formulon.core.site.documents import documents, planned, site_of

@@ -115,6 +115,9 @@ DATA_UPLOAD_MAX_MEMORY_SIZE = 4_000_000
 FILE_UPLOAD_MAX_MEMORY_SIZE = 4_000_000
 DATA_UPLOAD_MAX_NUMBER_FILES = 300  # a folder is dropped whole; services/sources.py has the same limit
 
+# Whether releases wait until a browser has looked at their pages, where the site asks for that; an installation without Chromium says "0".
+MEASURED_RELEASES = _setting("MEASURED_RELEASES", "1") == "1"
+
 # Bytes that a workspace may keep: files, pictures, fonts and releases.
 WORKSPACE_QUOTA = int(_setting("WORKSPACE_QUOTA", "4000000000"))
 

@@ -13,8 +13,9 @@ from typing import Any, TypeVar
 
 import click
 
+from formulon.core.checks.findings import Report
 from formulon.core.checks.page_facts import Allowed
-from formulon.core.checks.runner import Report, check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.color.contrast import contrast_ratio, relative_luminance, shown
 from formulon.core.color.difference import difference
 from formulon.core.color.parse import parse_color

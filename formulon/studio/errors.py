@@ -35,6 +35,13 @@ class Stopped(StudioError):
     status = 409
 
 
+class Unmeasured(StudioError):
+    """A release that waits for pages to be measured."""
+
+    code = "release-unmeasured"
+    status = 409
+
+
 class UploadRefused(StudioError):
     code = "upload-refused"
     status = 422

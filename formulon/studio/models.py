@@ -208,6 +208,29 @@ class Blob(models.Model):
         return self.sha256[:12]
 
 
+class Measurement(models.Model):
+    """A page of a brand as a browser sees it, or is to see it, under the key of all that it is drawn from. One worker measures it."""
+
+    class State(models.TextChoices):
+        WAITING = "waiting", "Waiting"
+        MEASURING = "measuring", "Measuring"
+        DONE = "done", "Done"
+        FAILED = "failed", "Failed"
+
+    brand = models.ForeignKey(Brand, on_delete=models.CASCADE, related_name="measurements")
+    key = models.CharField(max_length=32)
+    state = models.CharField(max_length=10, choices=State, default=State.WAITING)
+    since = models.DateTimeField(default=timezone.now, help_text="When it came into its state, or was looked at last.")
+    seen = models.BinaryField(default=b"", help_text="What was seen, packed.")
+    problem = models.CharField(max_length=300, blank=True)
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["brand", "key"], name="one_measurement")]
+
+    def __str__(self) -> str:
+        return f"{self.brand}: {self.key[:8]} {self.state}"
+
+
 class Release(models.Model):
     """A published, immutable version of a site. The newest is live."""
 
@@ -218,6 +241,8 @@ class Release(models.Model):
     files = models.JSONField(help_text="SHA-256 by path.")
     snapshot = models.JSONField(help_text="The documents that it was made from.")
     counts = models.JSONField(help_text="Of the checks that it passed.")
+    report = models.JSONField(default=dict, blank=True, help_text="What was found all the same: notes and waived findings.")
+    measured = models.BooleanField(default=False, help_text="Whether a browser had looked at every page.")
 
     class Meta:
         ordering = ["-number"]

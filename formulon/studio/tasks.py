@@ -3,13 +3,19 @@
 from procrastinate import JobContext, RetryStrategy
 from procrastinate.contrib.django import app
 
-from formulon.studio.services import deciding, enquiries, sources, sweeping
+from formulon.studio.services import deciding, enquiries, measuring, sources, sweeping
 
 
 @app.task(name="read_intake", queue="reading")
 def read_intake(intake_id: int) -> None:
     """Reads the files of an intake; taken up again, it goes on with those that are left."""
     sources.read_intake(intake_id)
+
+
+@app.task(name="measure_page", queue=measuring.QUEUE, pass_context=True)
+def measure_page(context: JobContext, measurement_id: int) -> None:
+    """Looks at a page with a browser; a job that has been tried before was that of a worker that has died."""
+    measuring.measure(measurement_id, again=bool(context.job.attempts))
 
 
 @app.periodic(cron="* * * * *")
@@ -27,6 +33,7 @@ def sweep_hourly(timestamp: int) -> None:
     an earlier version kept."""
     sweeping.sweep()
     enquiries.erase_old()
+    measuring.let_go()
     for picture_id in deciding.unencoded():
         deciding.encode_picture(picture_id)
 

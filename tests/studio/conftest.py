@@ -6,7 +6,7 @@ import pytest
 from django.contrib.auth.models import User
 from django.test import Client
 
-from formulon.core.site.documents import CHOICES, DECISIONS, IDENTITY, LANGUAGES, kind_of, planned
+from formulon.core.site.documents import CHECKS, CHOICES, DECISIONS, IDENTITY, LANGUAGES, kind_of, planned
 from formulon.core.system.documents.identity import Identity
 from formulon.studio.models import Brand, Document, Membership, Workspace
 from formulon.studio.services import sites
@@ -109,7 +109,7 @@ def planned_brand(workspace: Workspace, quillmoor: Identity) -> Brand:
 
 def settled(brand: Brand, name: str) -> Brand:
     """Gives a brand pages that tests know, as though they had been planned so."""
-    brand.documents.exclude(name__in=(IDENTITY, CHOICES, DECISIONS, LANGUAGES)).delete()
+    brand.documents.exclude(name__in=(IDENTITY, CHOICES, DECISIONS, LANGUAGES, CHECKS)).delete()
     bodies = {name: kind_of(name).model.model_validate(body).model_dump() for name, body in known_pages(name).items()}
     Document.objects.bulk_create(Document(brand=brand, name=document, body=body) for document, body in bodies.items())
     brand.planned = planned(bodies_of(brand)[0])

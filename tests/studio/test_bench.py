@@ -240,7 +240,7 @@ def test_the_studio_is_not_on_the_sites_host(brand: Brand) -> None:
 def test_demo_loads_once_and_passes(db: None, monkeypatch: pytest.MonkeyPatch) -> None:
     from django.core.management import call_command
 
-    from formulon.core.checks.runner import check_site
+    from formulon.core.checks.preflight import check_site
     from formulon.studio.services.sites import load
 
     monkeypatch.setenv("FORMULON_DEMO_PASSWORD", "a long password indeed")

@@ -13,9 +13,9 @@ import pytest
 from formulon.core.checks import rule as registry
 from formulon.core.checks.page_facts import TextRun, Words
 from formulon.core.checks.predict import predict
+from formulon.core.checks.preflight import check_site
 from formulon.core.checks.reach import reach
 from formulon.core.checks.rule import rules
-from formulon.core.checks.runner import check_site
 from formulon.core.formats import system_files
 from formulon.core.site import catalogue, sheets, slot_types
 from formulon.core.site.catalogue import CATALOGUE, DeclarationError

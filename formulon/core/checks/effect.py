@@ -79,7 +79,8 @@ def effect(before: Site, after: Site, open_blob: OpenBlob | None = None) -> Effe
 
 
 def _stops(site: Site, system: System, facts: list[Fact]) -> int:
-    return check(facts, system, frame=site.frame.ids, profile=profile_of(site.choices)).counts["stop"]
+    profile = profile_of(site.choices, site.checks)
+    return check(facts, system, frame=site.frame.ids, profile=profile, waivers=site.checks.waivers).counts["stop"]
 
 
 def _tokens(old: System, new: System, uses: dict[str, int]) -> list[TokenChange]:

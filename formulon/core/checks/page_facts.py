@@ -291,12 +291,23 @@ class Allowed:
     families: tuple[str, ...] = ()
 
 
+@dataclass(frozen=True, slots=True)
+class Differs:
+    """What a browser sees otherwise than was predicted: lines, size, colour or ground of a text, at a width where it goes by that."""
+
+    place: PagePlace
+    what: str
+    width: int | None
+    predicted: str
+    measured: str
+
+
 # What a browser alone tells of a page.
-MEASURED = (PageBox, CutText, Named, PictureBox, PageForm, Style, Allowed, LinkInText, EmptyHeading, OtherHosts)
+MEASURED = (PageBox, CutText, Named, PictureBox, PageForm, Style, Allowed, LinkInText, EmptyHeading, OtherHosts, Differs)
 
 Fact = (
     TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
-    | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed | LinkInText | EmptyHeading | OtherHosts
+    | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed | LinkInText | EmptyHeading | OtherHosts | Differs
 )  # fmt: skip
 
 

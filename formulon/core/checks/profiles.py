@@ -1,9 +1,10 @@
 """Profiles: sets of rules with thresholds and severities, as data. A site is checked by the one that its choices name."""
 
 from collections.abc import Iterator, Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 from formulon.core.checks.rule import Rule, Severity, rules
+from formulon.core.system.documents.checks import Checks
 from formulon.core.system.documents.choices import Choices
 
 
@@ -36,6 +37,21 @@ PROFILES = {
 ALL = Profile("All", "Every rule as it is declared.")
 
 
-def profile_of(choices: Choices) -> Profile:
-    """The profile that a site is checked by."""
-    return PROFILES[choices.policy]
+NOTHING_CHANGED = Checks()
+
+
+def profile_of(choices: Choices, checks: Checks = NOTHING_CHANGED) -> Profile:
+    """The profile that a site is checked by: that of its policy, as its people weigh its rules. A rule that there is no longer is left
+    out, and what a standard asks for at level A or AA stays a stop."""
+    basis = PROFILES[choices.policy]
+    known = {name: one for name, one in rules().items() if name not in basis.without}
+    weights = {name: weight for name, weight in checks.weights.items() if name in known and not known[name].fixed}
+    severities: dict[str, Severity] = {name: weight for name, weight in weights.items() if weight != "off"}
+    if checks.notes_hold:
+        severities = dict.fromkeys(known, "stop")
+    if not weights and not severities:
+        return basis
+    off = {name for name, weight in weights.items() if weight == "off"}
+    return replace(
+        basis, without=basis.without | off, severities={name: one for name, one in severities.items() if name not in off}
+    )

@@ -109,6 +109,11 @@ class Rule:
         return f"{(math.ceil(value * scale - 1e-9) if self.bound == 'most' else math.floor(value * scale + 1e-9)) / scale:g}"
 
     @property
+    def fixed(self) -> bool:
+        """Whether nobody can weigh it less: it stops what a standard does not allow at level A or AA."""
+        return self.severity == "stop" and self.standard.level in ("A", "AA")
+
+    @property
     def family(self) -> str:
         return self.id.split("/")[0]
 

@@ -1,103 +1,27 @@
-"""check(facts, system): rules over facts; and the fixes, each recomputed before it is offered.
+"""check(facts, system): rules over facts, predicted or measured, at once or page by page."""
 
-Checks are made page by page, and what a page had is kept by its content: after a change only what it touches is checked again.
-Fixes are worked out for the findings that somebody looks at, and the work ends when nobody waits for it any more.
-"""
-
-import hashlib
-import json
 from collections import Counter, OrderedDict
-from collections.abc import Callable, Iterable, Iterator, Mapping, MutableMapping, Sequence
-from dataclasses import asdict, dataclass, field, replace
-from functools import cached_property
-from typing import Any
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from dataclasses import replace
 
-from formulon.core.checks.glance import NOTHING_SEEN, Glance, glance
-from formulon.core.checks.page_facts import Fact, PagePlace, SectionHead, TextRun
-from formulon.core.checks.predict import Prediction, predict, predict_section
-from formulon.core.checks.profiles import ALL, Profile, profile_of
-from formulon.core.checks.rule import Outcome, Remedy, Rule, Severity, Verdict
-from formulon.core.checks.views import KEPT, PageView, SectionView, SiteView, View, pages_of, site_of
-from formulon.core.errors import FormulonError
-from formulon.core.site.backdrop import OpenBlob
-from formulon.core.site.changes import Change, apply, pointer
-from formulon.core.site.documents import located, page_document
-from formulon.core.site.site import Page, Site
+from formulon.core.checks.findings import (
+    Cause,
+    Finding,
+    Looked,
+    PageChecks,
+    Report,
+    both,
+    finding_of,
+    report_of,
+    reported,
+    told_in,
+)
+from formulon.core.checks.page_facts import Fact, SectionHead
+from formulon.core.checks.profiles import ALL, Profile
+from formulon.core.checks.rule import Rule
+from formulon.core.checks.views import KEPT, PageView, SectionView, SiteView, pages_of, site_of
+from formulon.core.system.documents.checks import Waiver
 from formulon.core.system.system import System
-
-MOST_FIXES = 4
-_STATES_KEPT = 12  # of a site after a proposal; many findings share one
-Gone = Callable[[], bool]
-
-
-class Abandoned(FormulonError):
-    """Nobody waits for the answer any more."""
-
-    code = "abandoned"
-
-
-@dataclass(frozen=True, slots=True)
-class Fix:
-    """A change that was recomputed and passes its rule. `predicted` is what it then measures, where it has a figure."""
-
-    label: str
-    changes: list[dict[str, Any]]
-    predicted: float | None
-
-
-@dataclass(frozen=True, slots=True)
-class Finding:
-    """A rule's result at one place. One that holds in both schemes is told once; `schemes` names those that it holds in."""
-
-    rule: str
-    code: str
-    outcome: Outcome
-    severity: Severity
-    page: str
-    section: str
-    width: int | None
-    target: str
-    measured: float | None
-    required: float | None
-    unit: str
-    message: str
-    fixes: list[Fix] = field(default_factory=list)
-    schemes: list[str] = field(default_factory=list)
-    key: str = ""
-
-    @property
-    def stops(self) -> bool:
-        return self.severity == "stop" and self.outcome == "fail"
-
-
-@dataclass(frozen=True, slots=True)
-class Report:
-    """The findings, and how many checks had which outcome; "stop" and "note" count findings."""
-
-    counts: dict[str, int]
-    findings: list[Finding]
-
-    @property
-    def stopped(self) -> bool:
-        return any(finding.stops for finding in self.findings)
-
-    def to_json(self) -> dict[str, Any]:
-        """The form of docs/formats.md."""
-        return {"counts": self.counts, "findings": [asdict(finding) for finding in self.findings]}
-
-
-Looked = Fact | View
-Cause = tuple[Rule, Looked, Verdict]
-
-
-@dataclass(frozen=True, slots=True)
-class PageChecks:
-    """What the checks of one page, or of any facts, found: each finding with the fact that it is about."""
-
-    counts: Counter[str]
-    found: list[tuple[Finding, Cause]]
-    kept: tuple[Fact, ...] = ()  # of a page, for the rules that look at the whole site
-    glance: Glance = NOTHING_SEEN
 
 
 def check(
@@ -106,198 +30,44 @@ def check(
     only: Sequence[str] | None = None,
     frame: Sequence[str] = (),
     profile: Profile = ALL,
+    waivers: Sequence[Waiver] = (),
 ) -> Report:
     """The findings of a profile's rules, or of those named, over facts. Those of the sections named by `frame`, which stand on
     every page, are told once. Without fixes: see `Preflight`."""
-    facts, those = list(facts), _those(profile, only)
-    return _report([_run(facts, system, those), _run_site(facts, system, those)], frame)
+    facts, those = list(facts), those_of(profile, only)
+    return report_of([checked(facts, system, those), checked_site(facts, system, those)], frame, waivers)
 
 
 class Pagewise:
     """The same over pages that come one after another, of which no more is kept than what is asked by rules for the whole site."""
 
     def __init__(self, system: System, profile: Profile) -> None:
-        self.system, self.rules = system, _those(profile, None)
+        self.system, self.rules = system, those_of(profile, None)
         self.made: list[tuple[Counter[str], list[Finding]]] = []
         self.kept: list[Fact] = []
 
-    def add(self, facts: Iterable[Fact]) -> None:
-        """Checks a page."""
+    def checks_of(self, facts: Iterable[Fact]) -> PageChecks:
+        """What the rules find on a page, to be added now or later."""
         held = list(facts)
-        found = _run(held, self.system, self.rules)
-        self.made.append((found.counts, [finding for finding, _ in found.found]))
-        self.kept += [fact for fact in held if isinstance(fact, KEPT)]
+        kept = tuple(fact for fact in held if isinstance(fact, KEPT))
+        return replace(checked(held, self.system, self.rules), kept=kept)
 
-    def report(self, frame: Sequence[str]) -> Report:
+    def add(self, checks: PageChecks) -> None:
+        """Adds what a page had; of its findings what they are about is let go."""
+        self.made.append((checks.counts, [finding for finding, _ in checks.found]))
+        self.kept += checks.kept
+
+    def report(self, frame: Sequence[str], waivers: Sequence[Waiver] = ()) -> Report:
         """What was found. `frame`: see `check`."""
-        whole = _run_site(self.kept, self.system, self.rules)
-        return _reported([*self.made, (whole.counts, [finding for finding, _ in whole.found])], frame)
+        whole = checked_site(self.kept, self.system, self.rules)
+        return reported([*self.made, (whole.counts, [finding for finding, _ in whole.found])], frame, waivers)
 
 
-def _those(profile: Profile, only: Sequence[str] | None) -> list[Rule]:
+def those_of(profile: Profile, only: Sequence[str] | None) -> list[Rule]:
     return [one for one in profile.rules() if only is None or one.id in only]
 
 
-def check_site(site: Site, system: System | None = None, open_blob: OpenBlob | None = None, most: int | None = None) -> Report:
-    """Predicts, checks, and offers for the first findings, by default for all, the fixes that were recomputed and pass.
-    `open_blob`: see `predict`."""
-    work = Preflight(site, system, open_blob)
-    report = work.report()
-    findings = [
-        replace(finding, fixes=work.fixes(finding)) if most is None or index < most else finding
-        for index, finding in enumerate(report.findings)
-    ]
-    return Report(report.counts, findings)
-
-
-class Preflight:
-    """The checks of a site. `kept` holds what pages had by their content, over several sites; `gone` tells whether the asker
-    has left, upon which the work ends with Abandoned."""
-
-    def __init__(
-        self, site: Site, system: System | None = None, open_blob: OpenBlob | None = None,
-        kept: MutableMapping[str, PageChecks] | None = None, gone: Gone = lambda: False,
-    ) -> None:  # fmt: skip
-        self.site, self.open_blob, self.gone = site, open_blob, gone
-        self.system = system or site.system()
-        self.kept: MutableMapping[str, PageChecks] = {} if kept is None else kept
-        self.shared = _shared(site)
-        self.of: dict[str, tuple[Page, PageChecks]] = {}
-        self.rules = list(profile_of(site.choices).rules())
-        self.tried: OrderedDict[str, tuple[Site, System] | None] = OrderedDict()
-        self.left: dict[tuple[str, str, str], Counter[str]] = {}
-
-    @cached_property
-    def prediction(self) -> Prediction:
-        """What predicts the pages; what they share is worked out once."""
-        return Prediction(self.site, self.system, self.open_blob)
-
-    def report(self) -> Report:
-        """What the rules find on all pages, without fixes. Header and footer are checked once."""
-        return _report([self.frame(), *(self.page(page) for page in self.site.drawn), self.whole()])
-
-    def glances(self) -> list[Glance]:
-        """Every page at a glance, with its header and footer."""
-        return [self.frame().glance + self.page(page).glance for page in self.site.drawn]
-
-    def whole(self) -> PageChecks:
-        """What the rules find that look at the site as a whole."""
-        return _run_site([fact for page in self.site.drawn for fact in self.page(page).kept], self.system, self.rules)
-
-    def page(self, page: Page) -> PageChecks:
-        """What the rules find on a page but for its header and footer. Its content is read once."""
-        known = self.of.get(page.id)
-        if known is None or known[0] is not page:
-            known = self.of[page.id] = page, self._checks(page.model_dump_json(), lambda: self.prediction.own(page))
-        return known[1]
-
-    def frame(self) -> PageChecks:
-        """What the rules find in header and footer, told of the first page."""
-        return self._checks("frame", lambda: self.prediction.frame(self.site.drawn[0]))
-
-    def _checks(self, content: str, facts_of: Callable[[], Iterable[Fact]]) -> PageChecks:
-        """The checks of facts, kept by the content that they are of."""
-        key = hashlib.blake2b((self.shared + content).encode(), digest_size=16).hexdigest()
-        found = self.kept.get(key)
-        if found is None:
-            self._go_on()
-            facts = list(facts_of())
-            kept = tuple(fact for fact in facts if isinstance(fact, KEPT))
-            seen = glance(facts, self.system.schemes[0])
-            found = self.kept[key] = replace(_run(facts, self.system, self.rules), kept=kept, glance=seen)
-        return found
-
-    def finding(self, page_id: str, key: str) -> Finding | None:
-        """A finding of a page by its key."""
-        found = self._found(page_id, key)
-        return found[0] if found else None
-
-    def _found(self, page_id: str, key: str) -> tuple[Finding, Cause] | None:
-        """A finding of a page with what it is about."""
-        page = self.site.page(page_id)
-        if page is None:
-            return None
-        everywhere = (*self.frame().found, *self.page(page).found, *self.whole().found)
-        return next((one for one in everywhere if one[0].key == key and one[0].page == page_id), None)
-
-    def fixes(self, finding: Finding) -> list[Fix]:
-        """The proposals after which the rule finds less on the page than it did."""
-        page = self.site.page(finding.page)
-        found = self._found(finding.page, finding.key)
-        if page is None or found is None:
-            return []
-        one, fact, verdict = found[1]
-        offered: list[Fix] = []
-        for proposal in one.mend(self.site, self.system, fact, verdict, one.options):
-            self._go_on()
-            changes = [change.model_dump() for change in proposal.changes]
-            after = self._after(json.dumps(changes, sort_keys=True), proposal, page, finding.section, one)
-            if after is None:
-                continue
-            less, facts = after
-            if less:
-                offered.append(Fix(proposal.label, changes, _predicted(one, fact, facts)))
-            if len(offered) == MOST_FIXES:
-                break
-        return offered
-
-    def _go_on(self) -> None:
-        if self.gone():
-            raise Abandoned("The work was ended, since nobody waits for it.")
-
-    def _after(self, key: str, proposal: Remedy, page: Page, section: str, one: Rule) -> tuple[bool, list[Fact]] | None:
-        """Whether the rule finds less on the page after a proposal, and the facts of the section it is about; None where the
-        proposal does not fit. A change of one section is checked on that section alone."""
-        if key not in self.tried:
-            self.tried[key] = _changed(self.site, self.system, proposal.changes)
-            while len(self.tried) > _STATES_KEPT:
-                self.tried.popitem(last=False)
-        after = self.tried[key]
-        if after is None:
-            return None
-        site, system = after
-        changed = site.page(page.id)
-        if one.whole:
-            had = sum(finding.rule == one.id for finding, _ in self.whole().found)
-            return len(_run_site(predict(site, system, None, self.open_blob), system, [one]).found) < had, []
-        if changed is None:
-            return True, []
-        kept = [one for one in changed.sections if one.id == section]
-        whole = section in site.frame.ids or not kept
-        facts = [] if whole else predict_section(site, system, changed, kept[0], self.open_blob)
-        before = (*self.frame().found, *self.page(page).found)
-        if one.looks_at is not PageView and _one_section(proposal.changes, self.site, page, section):
-            had = sum(finding.rule == one.id and finding.section == section for finding, _ in before)
-            return len(_run(facts, system, [one]).found) < had, facts
-        name = (key, page.id, one.id)
-        if name not in self.left:
-            everything = predict(site, system, [changed], self.open_blob)
-            self.left[name] = Counter(finding.rule for finding, _ in _run(everything, system, [one]).found)
-            if whole:
-                facts = [fact for fact in everything if fact.place.section == section]
-        return self.left[name][one.id] < sum(finding.rule == one.id for finding, _ in before), facts
-
-
-def _shared(site: Site) -> str:
-    """What the checks of every page rest on besides the page: all but its corners, which move no box and colour nothing."""
-    pages = [(page.id, page.name, page.menu) for page in site.drawn]
-    assets = [asset.model_dump_json(exclude={"svg"}) for asset in site.assets]
-    choices = site.choices.model_dump_json(exclude={"radius", "corners"})
-    parts = [site.identity.model_dump_json(), choices, site.frame.model_dump_json(), pages, assets]
-    return hashlib.blake2b(repr(parts).encode(), digest_size=16).hexdigest()
-
-
-def _one_section(changes: Sequence[Change], site: Site, page: Page, section: str) -> bool:
-    """Whether changes touch nothing but one section of a page, which stays on it."""
-    found = located(site, page.id, section)
-    return found is not None and all(
-        change.document == found[0] == page_document(page.id)
-        and all(str(operation.get("path", "")).startswith(f"{pointer(*found[1])}/") for operation in change.patch)
-        for change in changes
-    )
-
-
-def _run(facts: Iterable[Fact], system: System, those: Sequence[Rule]) -> PageChecks:
+def checked(facts: Iterable[Fact], system: System, those: Sequence[Rule]) -> PageChecks:
     counts: Counter[str] = Counter()
     found: OrderedDict[str, tuple[Finding, Cause]] = OrderedDict()
     facts = list(facts)
@@ -320,7 +90,7 @@ def _alone(facts: Sequence[Fact]) -> Iterator[SectionView]:
             yield SectionView(head.place, head, tuple(own))
 
 
-def _run_site(facts: Sequence[Fact], system: System, those: Sequence[Rule]) -> PageChecks:
+def checked_site(facts: Sequence[Fact], system: System, those: Sequence[Rule]) -> PageChecks:
     """The rules that look at the whole site."""
     whole = [one for one in those if one.whole]
     site = site_of(facts) if whole else None
@@ -339,93 +109,11 @@ def _looked(
             outcome, verdicts = one.verdicts(fact)
             counts[outcome] += 1
             for verdict in verdicts:
-                finding = _finding(one, fact, verdict)
+                finding = finding_of(one, fact, verdict)
                 known = found.get(finding.key)
                 if known is None:
                     found[finding.key] = finding, (one, fact, verdict)
                 else:
-                    found[finding.key] = _both(known, finding, (one, fact, verdict))
-    told = [(_told(finding, system), cause) for finding, cause in found.values()]
+                    found[finding.key] = both(known, finding, (one, fact, verdict))
+    told = [(told_in(finding, system), cause) for finding, cause in found.values()]
     return PageChecks(counts, told)
-
-
-def _both(known: tuple[Finding, Cause], finding: Finding, cause: Cause) -> tuple[Finding, Cause]:
-    """A finding that was made before in another scheme: the worse of the two, naming both."""
-    old, _ = known
-    schemes = [*old.schemes, *(scheme for scheme in finding.schemes if scheme not in old.schemes)]
-    worse = finding.unit == ":1" and (finding.measured or 0.0) < (old.measured or 0.0)
-    return (replace(finding, schemes=schemes), cause) if worse else (replace(old, schemes=schemes), known[1])
-
-
-def _told(finding: Finding, system: System) -> Finding:
-    """The finding with the schemes in its words, where the site has two and they are told apart."""
-    if len(system.schemes) < 2 or not finding.schemes or not finding.rule.startswith("contrast/"):
-        return finding
-    where = "In both schemes" if len(finding.schemes) > 1 else f"In the {finding.schemes[0]} scheme"
-    return replace(finding, message=f"{finding.message} {where}.")
-
-
-def _report(parts: Iterable[PageChecks], frame: Sequence[str] = ()) -> Report:
-    return _reported(((part.counts, [finding for finding, _ in part.found]) for part in parts), frame)
-
-
-def _reported(parts: Iterable[tuple[Counter[str], list[Finding]]], frame: Sequence[str]) -> Report:
-    """All findings, those that stop the release first; and the counts. What is found in header or footer is told once, and not
-    for every page that it stands on."""
-    counts: Counter[str] = Counter({"pass": 0, "fail": 0, "cannot-tell": 0, "does-not-apply": 0, "stop": 0, "note": 0})
-    findings: list[Finding] = []
-    seen: set[tuple[str, ...]] = set()
-    for counted, those in parts:
-        counts.update(counted)
-        for finding in those:
-            everywhere = (finding.rule, finding.code, finding.section, finding.target, finding.message)
-            if finding.section in frame:
-                if everywhere in seen:
-                    continue
-                seen.add(everywhere)
-            findings.append(finding)
-    for finding in findings:
-        counts[finding.severity] += finding.outcome == "fail"
-    return Report(dict(counts), sorted(findings, key=lambda finding: not finding.stops))
-
-
-def _finding(one: Rule, fact: Looked, verdict: Verdict) -> Finding:
-    required = "" if verdict.required is None else f"{verdict.required:g}"
-    values = {**verdict.values, "measured": one.figure(verdict.measured, verdict.unit), "required": required}
-    place: PagePlace = verdict.place or fact.place
-    scheme = getattr(fact, "scheme", "") if isinstance(fact, TextRun) else verdict.values.get("scheme", "")
-    named = (
-        one.id,
-        verdict.code,
-        place.page,
-        place.section,
-        place.slot,
-        getattr(fact, "ink", ""),
-        verdict.values.get("text", ""),
-    )
-    return Finding(
-        one.id, verdict.code, verdict.outcome, one.severity, place.page, place.section, verdict.width, place.slot,
-        verdict.measured, verdict.required, verdict.unit, one.messages[verdict.code].format(**values), [],
-        [str(scheme)] if scheme else [], hashlib.blake2b(repr(named).encode(), digest_size=8).hexdigest(),
-    )  # fmt: skip
-
-
-def _changed(site: Site, system: System, changes: Sequence[Change]) -> tuple[Site, System] | None:
-    """Site and system after changes; None where they do not fit."""
-    try:
-        changed = apply(site, changes)
-    except FormulonError:
-        return None
-    if changed.identity == site.identity and changed.choices == site.choices:
-        return changed, system
-    return changed, changed.system()
-
-
-def _predicted(one: Rule, fact: Looked, facts: Sequence[Fact]) -> float | None:
-    """The measured figure of the same place after the fix, where the rule measures one."""
-    probe = next((f for f in facts if type(f) is type(fact) and f.place == fact.place and _twin(f, fact)), None)
-    return None if probe is None or one.measure is None else float(one.measure(probe))
-
-
-def _twin(a: Looked, b: Fact) -> bool:
-    return getattr(a, "ink", None) == getattr(b, "ink", None) and getattr(a, "scheme", None) == getattr(b, "scheme", None)

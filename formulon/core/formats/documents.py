@@ -12,6 +12,7 @@ from formulon.core.site.changes import explain
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Asset, Frame, Page, Site
 from formulon.core.site.translations import Languages
+from formulon.core.system.documents.checks import Checks
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity, Model
 
@@ -46,10 +47,10 @@ def load_choices(data: bytes, name: str) -> Choices:
 
 
 def load_site(data: bytes, name: str, open_file: Opener) -> Site:
-    """The site of SITE.json. `identity`, `choices`, `frame`, `languages` and each page may be the name of another file, which
+    """The site of SITE.json. `identity`, `choices`, `frame`, `languages`, `checks` and each page may be the name of another file, which
     `open_file` reads; without pages the planner makes four. Raises SiteError or IdentityError."""
     body = parse(data, name)
-    unknown = set(body) - {"identity", "choices", "frame", "pages", "assets", "languages"}
+    unknown = set(body) - {"identity", "choices", "frame", "pages", "assets", "languages", "checks"}
     if unknown:
         raise SiteError(f"{name}: “{sorted(unknown)[0]}” is not known. See docs/formats.md for the form of a site.")
 
@@ -67,10 +68,12 @@ def load_site(data: bytes, name: str, open_file: Opener) -> Site:
     pages = [_fit(Page, *part(page, f"page {index + 1}"), SiteError) for index, page in enumerate(_list(body, "pages", name))]
     frame = _fit(Frame, *part(body["frame"], "frame"), SiteError) if "frame" in body else planned.frame
     languages = _fit(Languages, *part(body.get("languages", {}), "languages"), SiteError)
+    checks = _fit(Checks, *part(body.get("checks", {}), "checks"), SiteError)
     try:
         return Site(
-            identity=identity, choices=choices, frame=frame, pages=pages or planned.pages, assets=assets, languages=languages
-        )
+            identity=identity, choices=choices, frame=frame, pages=pages or planned.pages, assets=assets, languages=languages,
+            checks=checks,
+        )  # fmt: skip
     except ValidationError as error:
         raise SiteError(f"{name}: {explain(error)}") from error
 

@@ -8,8 +8,8 @@ from typing import Any
 from urllib.parse import quote
 from xml.etree import ElementTree
 
+from formulon.core.checks.findings import Finding, Report, Waived
 from formulon.core.checks.rule import Ref, Rule, rules
-from formulon.core.checks.runner import Finding, Report
 
 _LEVELS = {"stop": "error", "note": "warning"}
 _SCHEMA = "https://docs.oasis-open.org/sarif/sarif/v2.1.0/errata01/os/schemas/sarif-schema-2.1.0.json"
@@ -38,12 +38,18 @@ def sarif(report: Report) -> str:
             "message": {"text": finding.message},
             "locations": [_location(finding)],
             "partialFingerprints": {"formulon/v1": finding.key},
+            "suppressions": [_suppression(finding.waived)] if finding.waived else [],
         }
         for finding in report.findings
     ]
     driver = {"name": "Formulon", "semanticVersion": "0.1.0", "rules": [_descriptor(known[name]) for name in named]}
     run = {"tool": {"driver": driver}, "columnKind": "unicodeCodePoints", "results": results}
     return json.dumps({"$schema": _SCHEMA, "version": "2.1.0", "runs": [run]}, ensure_ascii=False, indent=2) + "\n"
+
+
+def _suppression(waived: Waived) -> dict[str, Any]:
+    """SARIF 2.1.0, 3.35: accepted by somebody, and kept outside of what was checked."""
+    return {"kind": "external", "status": "accepted", "justification": f"{waived.reason} ({waived.by}, {waived.on})"}
 
 
 def _descriptor(rule: Rule) -> dict[str, Any]:
@@ -67,7 +73,7 @@ def _location(finding: Finding) -> dict[str, Any]:
 
 def junit(report: Report, pages: Sequence[str] = ()) -> str:
     """A suite for each page, and one for the whole site; a case for each rule that found something there, and one for a page without
-    findings. What stops a release is a failure, a note is told in the output."""
+    findings. What stops a release is a failure, a note is told in the output, and a rule of which all findings there are waived is skipped."""
     suites: dict[str, list[Finding]] = {page: [] for page in pages}
     for finding in report.findings:
         suites.setdefault(finding.page or "the whole site", []).append(finding)
@@ -78,11 +84,12 @@ def junit(report: Report, pages: Sequence[str] = ()) -> str:
         by_rule: dict[str, list[Finding]] = {}
         for finding in findings:
             by_rule.setdefault(finding.rule, []).append(finding)
-        cases = failures = 0
+        cases = failures = skipped = 0
         for rule, held in (by_rule or {"no findings": []}).items():
             case = ElementTree.SubElement(suite, "testcase", name=rule, classname=_clean(page))
             cases += 1
-            stops, notes = [one for one in held if one.stops], [one for one in held if not one.stops]
+            stops, notes = [one for one in held if one.stops], [one for one in held if not one.stops and not one.waived]
+            waived = [one.waived for one in held if one.waived]
             if stops:
                 failures += 1
                 failure = ElementTree.SubElement(case, "failure", message=_clean(stops[0].message), type=rule)
@@ -91,7 +98,12 @@ def junit(report: Report, pages: Sequence[str] = ()) -> str:
                 ElementTree.SubElement(case, "system-out").text = _clean(
                     "\n".join(f"{_where(one)}: {one.message}" for one in notes)
                 )
-        for name, value in (("tests", cases), ("failures", failures), ("errors", 0), ("skipped", 0)):
+            if waived and not stops and not notes:
+                skipped += 1
+                ElementTree.SubElement(
+                    case, "skipped", message=_clean("; ".join(f"{one.reason} ({one.by}, {one.on})" for one in waived))
+                )
+        for name, value in (("tests", cases), ("failures", failures), ("errors", 0), ("skipped", skipped)):
             suite.set(name, str(value))
         total, failed = total + cases, failed + failures
     root.set("tests", str(total))

@@ -4,7 +4,7 @@ from typing import Any, Literal
 
 from pydantic import BaseModel, TypeAdapter
 
-from formulon.core.checks.runner import Finding
+from formulon.core.checks.findings import Finding
 from formulon.core.identity.brief import Missing
 from formulon.core.identity.evidence import Fact
 from formulon.core.site.site import Site

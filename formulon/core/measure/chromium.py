@@ -3,6 +3,7 @@ pages, a profile of its own that is thrown away, and the rights of nobody where 
 
 import asyncio
 import contextlib
+import ctypes
 import os
 import pwd
 import shutil
@@ -49,7 +50,7 @@ async def browsing(proxy: int) -> AsyncIterator[Browser]:
     environment = {"PATH": os.environ.get("PATH", "/usr/bin:/bin"), "HOME": str(profile), "LANG": "C.UTF-8"}
     program = subprocess.Popen(
         command, stdin=subprocess.DEVNULL, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL, env=environment, cwd=profile,
-        start_new_session=True, **options,
+        start_new_session=True, preexec_fn=_ends_with_us, **options,
     )  # type: ignore[call-overload]  # fmt: skip
     try:
         port = await _port(program, profile / "DevToolsActivePort")
@@ -60,6 +61,15 @@ async def browsing(proxy: int) -> AsyncIterator[Browser]:
             os.killpg(program.pid, signal.SIGKILL)
         program.wait(10)
         shutil.rmtree(profile, ignore_errors=True)
+
+
+_PR_SET_PDEATHSIG = 1  # prctl(2)
+_LIBC = ctypes.CDLL(None, use_errno=True)
+
+
+def _ends_with_us() -> None:
+    """Has the browser end when the thread that started it does, however that ends. Runs in the new process, as whom the browser is."""
+    _LIBC.prctl(_PR_SET_PDEATHSIG, signal.SIGKILL)
 
 
 async def _port(program: "subprocess.Popen[bytes]", file: Path) -> int:

@@ -1,8 +1,8 @@
 """Facts of what was seen: those that predicted pages have too, and those that only a browser tells."""
 
 import re
-from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from typing import TypeVar
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence, Set
+from typing import Literal, TypeVar
 from urllib.parse import unquote, urljoin, urlsplit
 
 from formulon.core.checks.page_facts import (
@@ -26,11 +26,12 @@ from formulon.core.checks.page_facts import (
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.measure.files import SiteFiles
-from formulon.core.measure.seen import At, PageSeen, TargetSeen, TextSeen
+from formulon.core.measure.seen import At, EdgeSeen, PageSeen, SeenAt, TargetSeen, TextSeen
 from formulon.core.measure.serving import HOST, START
 from formulon.core.type.fit import Fit
 
 S = TypeVar("S", bound=At)
+Scheme = Literal["light", "dark"]
 Pair = tuple[RGB, RGB]  # ink and what lies behind it
 Pixels = Mapping[str, Pair]  # by the selector of a text
 _RUNNING = frozenset(("p", "li", "dd", "td", "blockquote", "figcaption", "div", "article", "section", "main"))
@@ -38,14 +39,22 @@ _ELSEWHERE = re.compile(r"^(?:https?:)?//|^(?:mailto|tel|sms|data|geo|webcal):",
 
 
 class Page:
-    """A page with what was seen of it by width of the viewport, and the pairs of its texts that pixels told."""
+    """A page with what was seen of it by width of the viewport, the pairs of its texts that pixels told, and what was seen of it beside
+    the widths at which its layout changes. `name` is what it is called in findings, its path where nothing else is known."""
 
-    def __init__(self, path: str, seen: Mapping[int, PageSeen], pixels: Mapping[int, Pixels]) -> None:
+    def __init__(
+        self, path: str, seen: Mapping[int, PageSeen], pixels: Mapping[int, Pixels], edges: Mapping[int, EdgeSeen] | None = None,
+        name: str = "", scheme: Scheme = "light",
+    ) -> None:  # fmt: skip
         self.path, self.seen, self.pixels = path, dict(sorted(seen.items())), pixels
+        self.edges, self.name, self.scheme = dict(edges or {}), name or path, scheme
         self.widest = self.seen[max(self.seen)]
 
     def place(self, section: str = "", slot: str = "") -> PagePlace:
-        return PagePlace(self.path, section, slot)
+        return PagePlace(self.name, section, slot)
+
+    def _at(self, one: "SeenAt") -> PagePlace:
+        return self.place(one.section, one.slot or one.at)
 
     def _once(self, of: Callable[[PageSeen], Sequence[S]]) -> Iterable[S]:
         """What was seen of a sort at any width, each once, as at the widest."""
@@ -68,27 +77,31 @@ class Page:
             self.place(), page.title, page.lang, page.viewport, page.mains, tuple(page.twice), page.robots, page.icons,
             round(files.sizes.get(self.path, 0) + sum(one.bytes for one in page.requests)), first,
         )  # fmt: skip
+        looked: list[tuple[int, EdgeSeen | PageSeen]] = sorted(
+            [*self.edges.items(), *self.seen.items()], key=lambda one: one[0]
+        )
         yield PageBox(
-            self.place(), {width: one.wide for width, one in self.seen.items()},
-            {width: max(one.out, key=lambda out: out.right).at for width, one in self.seen.items() if one.out},
+            self.place(), {width: one.wide for width, one in looked},
+            {width: max(one.out, key=lambda out: out.right).at for width, one in looked if one.out},
         )  # fmt: skip
         frames = {part.at for part in page.parts if part.frame}
         for part in self._once(lambda seen: seen.parts):
             yield SectionHead(self.place(part.at), part.kind, "", "", part.frame)
-        yield from self._texts(frames)
+        yield from self.texts(frames)
         yield from self._targets()
         yield from self._links(files)
         yield from self._pictures()
         for one in self._once(lambda seen: seen.in_text):
             if one.color and one.around:
                 ink, around = (to_hex(_rounded(color[:3])) for color in (one.color, one.around))
-                yield LinkInText(self.place(one.section, one.at), one.label, ink, around, one.drawn)
+                yield LinkInText(self._at(one), one.label, ink, around, one.drawn)
         for empty in self._once(lambda seen: seen.empty):
-            yield EmptyHeading(self.place(empty.section, empty.at))
+            yield EmptyHeading(self._at(empty))
         for field in self._once(lambda seen: seen.fields):
-            yield Named(self.place(field.section, field.at), "field", field.label, field.hint)
+            yield Named(self._at(field), "field", field.label, field.hint)
 
-    def _texts(self, frames: set[str]) -> Iterator[Fact]:
+    def texts(self, frames: Set[str] = frozenset()) -> Iterator[Fact]:
+        """Its texts; `frames` are the parts of which each page has the same."""
         headed: set[str] = set()
         known: dict[tuple[str, str], dict[int, TextSeen]] = {}
         for width, page in self.seen.items():
@@ -96,9 +109,12 @@ class Page:
                 known.setdefault((text.at, text.text), {})[width] = text
         for by_width in known.values():
             text = by_width[max(by_width)]
-            cut = tuple(width for width, one in by_width.items() if one.cut)
+            beside = (
+                width for width, one in self.edges.items() if any((cut.at, cut.text) == (text.at, text.text) for cut in one.cut)
+            )
+            cut = sorted((*(width for width, one in by_width.items() if one.cut), *beside))
             if cut:
-                yield CutText(self.place(text.section, text.at), text.text, cut)
+                yield CutText(self._at(text), text.text, tuple(cut))
             if text.disabled:  # needs no contrast (WCAG 2.2, 1.4.3)
                 continue
             pair = min(
@@ -110,16 +126,16 @@ class Page:
             tag = f"h{min(text.level, 6)}" if leads else text.tag if not text.level else "span"
             running = not text.level and text.tag in _RUNNING
             yield TextRun(
-                self.place(text.section, text.at), text.text, tag, "body" if running else tag, ground, text.at, ink, ground, text.weight,
+                self._at(text), text.text, tag, "body" if running else tag, ground, text.at, ink, ground, text.weight,
                 {width: one.size for width, one in by_width.items()},
                 {width: Fit(one.lines, len(one.text) / max(1.0, one.lines - 0.5), 0.0, one.room) for width, one in by_width.items()},
-                on_picture=pair is None,
+                on_picture=pair is None, scheme=self.scheme,
             )  # fmt: skip
             if leads or running:
                 written = pair is not None and text.told and not text.led and text.color is not None and text.color[3] > 0.999
                 most = max(by_width.values(), key=lambda one: one.lines)
                 yield Style(
-                    self.place(text.section, text.at), text.text[:60], text.level if leads else 0, text.size, most.line * text.size / most.size,
+                    self._at(text), text.text[:60], text.level if leads else 0, text.size, most.line * text.size / most.size,
                     most.lines, text.weight, text.family.split(",")[0].strip("\"' "), ink if written else "", ground if written else "",
                     text.section in frames, text.upper,
                 )  # fmt: skip
@@ -138,7 +154,7 @@ class Page:
                 by_place.setdefault(target.at, {})[width] = target
         for at, by_width in by_place.items():
             target = by_width[max(by_width)]
-            place = self.place(target.section, at)
+            place = self._at(target)
             if target.kind != "field":
                 yield Named(place, target.kind, target.label)
             if all(one.inline for one in by_width.values()):
@@ -152,11 +168,11 @@ class Page:
     def _links(self, files: SiteFiles) -> Iterator[Fact]:
         for link in self._once(lambda seen: seen.links):
             to, alive = _led(self.path, link.to.strip(), files)
-            yield Destination(self.place(link.section, link.at), link.label or link.at, to, alive)
+            yield Destination(self._at(link), link.label or link.at, to, alive)
 
     def _pictures(self) -> Iterator[Fact]:
         for picture in self._once(lambda seen: seen.pictures):
-            at, place = picture.at, self.place(picture.section, picture.at)
+            at, place = picture.at, self._at(picture)
             alt = picture.alt if picture.alt is not None else picture.named
             # One that names the link it is in must not be silent; one without any alternative is not known to decorate.
             decorates = (

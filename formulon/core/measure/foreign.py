@@ -3,10 +3,11 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+from formulon.core.checks.findings import Report
 from formulon.core.checks.page_facts import Allowed, OtherHosts, PagePlace
 from formulon.core.checks.profiles import Profile
 from formulon.core.checks.rule import rules
-from formulon.core.checks.runner import Pagewise, Report
+from formulon.core.checks.runner import Pagewise
 from formulon.core.identity.readers import tokens
 from formulon.core.identity.sightings import ColorSeen, TypefaceSeen
 from formulon.core.measure.facts import Page
@@ -15,6 +16,7 @@ from formulon.core.measure.looking import WIDTHS, Gone, Progress, look
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.resolve import resolve
+from formulon.core.system.system import System
 from formulon.core.type.library import SHIPPED
 
 _NOWHERE = PagePlace("", "", "")
@@ -58,21 +60,25 @@ def check_files(
 
     def each(page: Page) -> None:
         nonlocal pages
-        checks.add([*page.facts(files, pages == 0), *([allowed] if allowed and not pages else [])])
+        checks.add(checks.checks_of([*page.facts(files, pages == 0), *([allowed] if allowed and not pages else [])]))
         hosts.update(page.hosts)
         frames.update(part.at for part in page.widest.parts if part.frame)
         pages += 1
 
     failed = look(files, each, widths, progress, gone)
-    checks.add([OtherHosts(_NOWHERE, tuple(sorted(hosts)))] if hosts else [])
+    checks.add(checks.checks_of([OtherHosts(_NOWHERE, tuple(sorted(hosts)))] if hosts else []))
     report = checks.report(sorted(frames))
-    findings = [replace(one, page="") if one.rule in _ABOUT_ALL else one for one in report.findings]
+    findings = [replace(one, page="" if one.rule in _ABOUT_ALL else one.page, basis="measured") for one in report.findings]
     return ForeignReport(Report(report.counts, findings), pages, tuple(failed.values()))
 
 
 def allowed_by(identity: Identity) -> Allowed:
     """What a brand's site may be made of: its exact colours and all that its system derives, in both schemes, and its typefaces."""
-    system = resolve(identity, Choices(scheme="both"))
+    return allowed_of(identity, resolve(identity, Choices(scheme="both")))
+
+
+def allowed_of(identity: Identity, system: System) -> Allowed:
+    """The same of a system that is at hand."""
     held = [*system.tokens.items(), *system.dark.items()]
     colors = {token.css.lower(): path for path, token in reversed(held) if token.type == "color"}
     own = {font.id: font.name for font in identity.fonts}

@@ -3,6 +3,7 @@
 import asyncio
 from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass
 from importlib import resources
 from urllib.parse import quote
 
@@ -12,9 +13,10 @@ from playwright.async_api import Page as Tab
 from formulon.core.errors import BrowserError
 from formulon.core.measure.behind import read_pixels
 from formulon.core.measure.chromium import browsing
-from formulon.core.measure.facts import Page, Pair
+from formulon.core.measure.edges import edges
+from formulon.core.measure.facts import Page, Pair, Scheme
 from formulon.core.measure.files import MOST_PAGES, SiteFiles
-from formulon.core.measure.seen import PageSeen, TextSeen
+from formulon.core.measure.seen import EdgeSeen, PageSeen, TextSeen
 from formulon.core.measure.serving import START, served
 
 WIDTHS = (320, 360, 768, 1280, 1920)
@@ -33,6 +35,20 @@ _BARE = "on => document.documentElement.classList.toggle('formulon-bare', on)"
 
 Progress = Callable[[int, int], None]
 Gone = Callable[[], bool]
+
+
+@dataclass(frozen=True, slots=True)
+class Views:
+    """How a page is looked at: at which widths, beside which widths its layout is looked at alone, and in which scheme."""
+
+    widths: tuple[int, ...] = WIDTHS
+    edges: tuple[int, ...] = ()
+    scheme: Scheme = "light"
+
+    @property
+    def seconds(self) -> float:
+        """How long a page may take, in s."""
+        return _PAGE_SECONDS * (1 + (len(self.widths) + len(self.edges) / 2) / 2)
 
 
 def look(
@@ -58,13 +74,14 @@ async def _all(
                 raise BrowserError("The browser ends again and again over these pages. Take out what is special about them.")
             starts += 1
             async with browsing(server.server_address[1]) as browser:
-                tab = await (await _opened(browser, widths[0])).new_page()
+                tab = await (await opened(browser, widths[0])).new_page()
                 while left and browser.is_connected() and not gone():
                     path, well = left.pop(0), True
                     try:
-                        each(await asyncio.wait_for(_looked(tab, path, widths), _PAGE_SECONDS * (1 + len(widths) / 2)))
+                        views = Views(tuple(widths), edges(files, path))
+                        each(await asyncio.wait_for(looked(tab, path, views), views.seconds))
                     except (TimeoutError, Error) as error:
-                        failed[path] = f"{path}: the page cannot be drawn ({_plain(error)})."
+                        failed[path] = undrawn(path, error)
                         well = False
                     progress(len(pages) - len(left), len(pages))
                     if not well:  # whatever state it left is thrown away with its browser
@@ -72,13 +89,14 @@ async def _all(
     return failed
 
 
-def _plain(error: Exception) -> str:
-    return (
-        "it takes too long" if isinstance(error, TimeoutError) or "Timeout" in str(error) else str(error).split("\n")[0][:120]
-    )
+def undrawn(path: str, error: Exception) -> str:
+    """The sentence for a page that a browser cannot draw."""
+    late = isinstance(error, TimeoutError) or "Timeout" in str(error)
+    why = "it takes too long" if late else str(error).split("\n")[0][:120]
+    return f"{path}: the page cannot be drawn ({why})."
 
 
-async def _opened(browser: Browser, width: int) -> BrowserContext:
+async def opened(browser: Browser, width: int) -> BrowserContext:
     """Where pages are drawn: without scripts, motion, downloads or anything that is kept."""
     return await browser.new_context(
         java_script_enabled=False, viewport={"width": width, "height": HEIGHT}, reduced_motion="reduce", color_scheme="light",
@@ -86,8 +104,11 @@ async def _opened(browser: Browser, width: int) -> BrowserContext:
     )  # fmt: skip
 
 
-async def _looked(tab: Tab, path: str, widths: list[int]) -> Page:
+async def looked(tab: Tab, path: str, views: Views) -> Page:
+    """A page at all its widths, by resizing."""
+    widths = views.widths
     await tab.set_viewport_size({"width": widths[0], "height": HEIGHT})
+    await tab.emulate_media(color_scheme=views.scheme)
     await tab.goto(START + quote(path), wait_until="load", timeout=_PAGE_SECONDS * 1000)
     await tab.evaluate(_PLAIN)
     seen: dict[int, PageSeen] = {}
@@ -95,11 +116,16 @@ async def _looked(tab: Tab, path: str, widths: list[int]) -> Page:
     for width in widths:
         if width != widths[0]:
             await tab.set_viewport_size({"width": width, "height": HEIGHT})
-        seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE))
+        seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE, False))
         untold = [text for text in seen[width].texts if not text.told and not text.disabled]
         if untold:
             pixels[width] = await _pixels(tab, width, untold)
-    return Page(path, seen, pixels)
+    beside: dict[int, EdgeSeen] = {}
+    for width in views.edges:
+        if width not in seen:
+            await tab.set_viewport_size({"width": width, "height": HEIGHT})
+            beside[width] = EdgeSeen.model_validate_json(await tab.evaluate(_PROBE, True))
+    return Page(path, seen, pixels, beside, scheme=views.scheme)
 
 
 async def _pixels(tab: Tab, width: int, texts: list[TextSeen]) -> dict[str, Pair]:

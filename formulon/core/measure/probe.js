@@ -1,5 +1,6 @@
-// What a page shows at one width, told as plain data. Runs in the page by the driver's hand; the page's own scripts do not.
-() => {
+// What a page shows at one width, told as plain data. Runs in the page by the driver's hand; the page's own scripts do not. `brief` tells
+// only how wide it is scrolled, what sticks out, and which texts are cut.
+(brief) => {
   const INSIDE = 0.5;
   const root = document.documentElement;
   const style = new Map();
@@ -40,7 +41,12 @@
     return made;
   };
   const PARTS = 'section, article, header, footer, nav, aside, form, main';
+  // A site of Formulon's own says what its sections and slots are.
+  const ours = !!document.querySelector('[data-section]');
+  const slotOf = (el) => (ours ? ((el.closest('[data-slot]') ?? el.querySelector('[data-slot]'))?.dataset.slot ?? '') : '');
   const sectionOf = (el) => {
+    const named = ours && el.closest('[data-section]');
+    if (named) return named.dataset.section;
     let part = el.closest(PARTS);
     // A header or footer within an article or section belongs to it.
     while (part && /^(header|footer|form|nav)$/.test(part.localName) && part.parentElement?.closest('section, article'))
@@ -168,7 +174,7 @@
     const heading = el.closest('h1, h2, h3, h4, h5, h6, [role=heading]');
     const level = heading ? Number(heading.getAttribute('aria-level') ?? heading.localName[1]) || 2 : 0;
     const one = {
-      at: select(el), section: sectionOf(el), tag: el.localName, level, headed: heading ? select(heading) : '', text: text.slice(0, 600),
+      at: select(el), slot: slotOf(el), section: sectionOf(el), tag: el.localName, level, headed: heading ? select(heading) : '', text: text.slice(0, 600),
       color: parse(look.color), size: parseFloat(look.fontSize), weight: Number(look.fontWeight), family: look.fontFamily, italic: look.fontStyle !== 'normal',
       line: parseFloat(look.lineHeight) || 0, lines: linesOf(rects), box: box({ left, top, width: right - left, height: bottom - top }),
       room: (el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, div') ?? el).clientWidth,
@@ -186,6 +192,22 @@
     const first = rects[0], last = rects[rects.length - 1];
     waiting.push({ el, one, points: [...new Set([first, last])].flatMap((r) => [[r.left + Math.min(3, r.width / 2), r.top + r.height / 2], [r.right - Math.min(3, r.width / 2), r.top + r.height / 2]]).map(([x, y]) => [x + scrollX, y + scrollY]) });
     seenParts.add(one.section);
+  }
+  const outside = () => {
+    for (const el of everything) {
+      const rect = el.getBoundingClientRect();
+      if (rect.right > innerWidth + 1 && rect.width > 0 && shown(el) && !made.out.some((one) => el.closest(one.at))) {
+        let hidden = false;
+        for (let outer = el.parentElement; outer && outer !== document.body; outer = outer.parentElement) if (styleOf(outer).overflowX !== 'visible') hidden = true;
+        if (!hidden && styleOf(el).position !== 'fixed') made.out.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), right: Math.round(rect.right) });
+      }
+      if (made.out.length > 20) break;
+    }
+  };
+  if (brief) {
+    outside();
+    const cut = made.texts.filter((one) => one.cut).map(({ at, slot, section, text }) => ({ at, slot, section, text }));
+    return JSON.stringify({ wide: root.scrollWidth, out: made.out, cut });
   }
   // Points are told only in sight: the page goes by, screen after screen.
   waiting.sort((a, b) => a.points[0][1] - b.points[0][1]);
@@ -210,7 +232,7 @@
     const block = el.closest('p, li, dd, td, figcaption, blockquote');
     // Within a sentence a link is as large as its line (WCAG 2.2, 2.5.8, inline).
     const inline = kind === 'link' && look.display === 'inline' && !!block && block.textContent.trim().length > el.textContent.trim().length + 8;
-    made.targets.push({ at: select(el), section: sectionOf(el), label: label(el), kind, box: box(rect), inline });
+    made.targets.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), label: label(el), kind, box: box(rect), inline });
     if (inline) {
       const around = styleOf(el.parentElement);
       const drawn = [...el.querySelectorAll('*'), el].some((one) => {
@@ -218,48 +240,41 @@
         return own.textDecorationLine !== 'none' || parseFloat(own.borderBottomWidth) > 0 || own.backgroundColor !== 'rgba(0, 0, 0, 0)' || own.backgroundImage !== 'none' ||
           Math.abs(own.fontWeight - around.fontWeight) >= 300 || own.fontStyle !== around.fontStyle;
       });
-      made.inText.push({ at: select(el), section: sectionOf(el), label: label(el), color: parse(look.color), around: parse(around.color), drawn });
+      made.inText.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), label: label(el), color: parse(look.color), around: parse(around.color), drawn });
     }
-    if (kind === 'link') made.links.push({ at: select(el), section: sectionOf(el), label: label(el), to: el.getAttribute('href'), address: el.href });
+    if (kind === 'link') made.links.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), label: label(el), to: el.getAttribute('href'), address: el.href });
     if (kind === 'field') {
       const named = label(el) || [...(el.labels ?? [])].map((one) => one.textContent.trim()).join(' ');
-      made.fields.push({ at: select(el), section: sectionOf(el), label: named, type: el.type ?? el.localName, hint: el.getAttribute('placeholder') ?? '' });
+      made.fields.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), label: named, type: el.type ?? el.localName, hint: el.getAttribute('placeholder') ?? '' });
     }
     seenParts.add(sectionOf(el));
   }
   for (const el of document.body.querySelectorAll('h1, h2, h3, h4, h5, h6, [role=heading]'))
-    if (shown(el) && !label(el)) made.empty.push({ at: select(el), section: sectionOf(el) });
+    if (shown(el) && !label(el)) made.empty.push({ at: select(el), slot: slotOf(el), section: sectionOf(el) });
   for (const el of document.body.querySelectorAll('img, input[type=image], area[href], [role=img]')) {
     if (!shown(el)) continue;
     const rect = el.getBoundingClientRect();
     const alt = el.localName === 'img' || el.localName === 'input' || el.localName === 'area' ? el.getAttribute('alt') : (el.getAttribute('aria-label') ?? '');
     const look = styleOf(el);
     made.pictures.push({
-      at: select(el), section: sectionOf(el), source: el.currentSrc || el.src || '', alt, named: el.getAttribute('aria-label') ?? el.getAttribute('title') ?? '',
+      at: select(el), slot: slotOf(el), section: sectionOf(el), source: el.currentSrc || el.src || '', alt, named: el.getAttribute('aria-label') ?? el.getAttribute('title') ?? '',
       hidden: el.closest('[aria-hidden=true], [role=presentation], [role=none]') !== null || /^(presentation|none)$/.test(el.getAttribute('role') ?? ''),
       led: el.closest('a, button') ? label(el.closest('a, button')) : null,
       natural: [el.naturalWidth ?? 0, el.naturalHeight ?? 0], box: box(rect), inside: [el.clientWidth, el.clientHeight], fit: look.objectFit, broken: el.localName === 'img' && el.complete && !el.naturalWidth,
     });
     seenParts.add(sectionOf(el));
   }
-  for (const el of everything) {
-    const rect = el.getBoundingClientRect();
-    if (rect.right > innerWidth + 1 && rect.width > 0 && shown(el) && !made.out.some((one) => el.closest(one.at))) {
-      let hidden = false;
-      for (let outer = el.parentElement; outer && outer !== document.body; outer = outer.parentElement) if (styleOf(outer).overflowX !== 'visible') hidden = true;
-      if (!hidden && styleOf(el).position !== 'fixed') made.out.push({ at: select(el), section: sectionOf(el), right: Math.round(rect.right) });
-    }
-    if (made.out.length > 20) break;
-  }
+  outside();
   const attribute = (selector, name) => document.querySelector(selector)?.getAttribute(name) ?? '';
+  const named = (part) => (ours && document.querySelector(`[data-section="${CSS.escape(part)}"]`)) || (part === 'body' ? document.body : document.querySelector(part));
   const frames = (part) => {
-    const el = part === 'body' ? document.body : document.querySelector(part);
+    const el = named(part);
     return !!el && (/^(header|footer|nav|aside)$/.test(el.localName) ? !el.closest('main, article, section') : false);
   };
   // As text: handed over as it is, ten times as fast as an object that is taken apart on the way.
   return JSON.stringify({
     ...made,
-    parts: [...seenParts].map((at) => ({ at, kind: at === 'body' ? 'body' : (document.querySelector(at)?.localName ?? ''), frame: frames(at) })),
+    parts: [...seenParts].map((at) => ({ at, kind: named(at)?.localName ?? '', frame: frames(at) })),
     lang: root.lang ?? '', title: document.title ?? '', description: attribute('meta[name=description i]', 'content'), robots: attribute('meta[name=robots i]', 'content'),
     viewport: attribute('meta[name=viewport i]', 'content'), canonical: attribute('link[rel=canonical i]', 'href'), icons: document.querySelectorAll('link[rel~=icon i]').length,
     mains: [...document.querySelectorAll('main, [role=main]')].filter(shown).length, ids: [...document.querySelectorAll('[id]')].map((one) => one.id).concat([...document.querySelectorAll('a[name]')].map((one) => one.name)),

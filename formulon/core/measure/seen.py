@@ -13,11 +13,14 @@ class At(BaseModel):
     at: str = Field(description="A selector that finds it again.")
 
 
-class _Seen(At):
+class SeenAt(At):
+    """`slot` is what a page of Formulon's own says that it is; empty elsewhere."""
+
     section: str
+    slot: str = ""
 
 
-class TextSeen(_Seen):
+class TextSeen(SeenAt):
     """The own words of an element. `backs` are the colours behind its ends, where they can be told without pixels."""
 
     tag: str
@@ -44,26 +47,26 @@ class TextSeen(_Seen):
     cut: bool
 
 
-class TargetSeen(_Seen):
+class TargetSeen(SeenAt):
     label: str
     kind: str
     box: Box
     inline: bool
 
 
-class LinkSeen(_Seen):
+class LinkSeen(SeenAt):
     label: str
     to: str
     address: str
 
 
-class FieldSeen(_Seen):
+class FieldSeen(SeenAt):
     label: str
     type: str
     hint: str
 
 
-class PictureSeen(_Seen):
+class PictureSeen(SeenAt):
     source: str
     alt: str | None
     named: str
@@ -76,7 +79,7 @@ class PictureSeen(_Seen):
     broken: bool
 
 
-class InTextSeen(_Seen):
+class InTextSeen(SeenAt):
     """A link within a sentence; `drawn` says that more than a colour tells it."""
 
     label: str
@@ -85,11 +88,11 @@ class InTextSeen(_Seen):
     drawn: bool
 
 
-class EmptySeen(_Seen):
+class EmptySeen(SeenAt):
     """A heading without words."""
 
 
-class OutSeen(_Seen):
+class OutSeen(SeenAt):
     right: float
 
 
@@ -102,6 +105,20 @@ class RequestSeen(BaseModel):
     address: str
     bytes: float
     kind: str
+
+
+class CutSeen(SeenAt):
+    """A text of which something is hidden."""
+
+    text: str
+
+
+class EdgeSeen(BaseModel):
+    """A page at a width beside that at which its layout changes."""
+
+    wide: int
+    out: list[OutSeen]
+    cut: list[CutSeen]
 
 
 class PageSeen(BaseModel):

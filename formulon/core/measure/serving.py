@@ -22,7 +22,9 @@ mimetypes.add_type("font/woff2", ".woff2")
 mimetypes.add_type("font/woff", ".woff")
 
 
-class _Server(ThreadingHTTPServer):
+class Served(ThreadingHTTPServer):
+    """What answers for a site."""
+
     daemon_threads = True
     files: SiteFiles
 
@@ -34,7 +36,7 @@ class _Server(ThreadingHTTPServer):
 
 
 class _Handler(BaseHTTPRequestHandler):
-    server: _Server
+    server: Served
     protocol_version = "HTTP/1.1"
 
     def do_GET(self) -> None:
@@ -76,9 +78,9 @@ class _Handler(BaseHTTPRequestHandler):
 
 
 @contextmanager
-def served(files: SiteFiles) -> Iterator[_Server]:
+def served(files: SiteFiles) -> Iterator[Served]:
     """A proxy for the time of the context; `refused` and `missing` are what was asked for besides."""
-    server = _Server(("127.0.0.1", 0), _Handler)
+    server = Served(("127.0.0.1", 0), _Handler)
     server.files, server.refused, server.missing = files, set(), set()
     thread = threading.Thread(target=server.serve_forever, kwargs={"poll_interval": 0.05}, daemon=True)
     thread.start()

@@ -11,6 +11,7 @@ from typing import Any, cast
 from formulon.core.errors import ChangeError
 from formulon.core.site.site import FRAME, Asset, Frame, Page, Section, Site
 from formulon.core.site.translations import Languages
+from formulon.core.system.documents.checks import Checks
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.decisions import Decisions
 from formulon.core.system.documents.identity import Identity, Model
@@ -20,6 +21,7 @@ Body = dict[str, Any]
 Bodies = Mapping[str, Body]
 
 IDENTITY, CHOICES, FRAME_DOCUMENT, DECISIONS, LANGUAGES = "identity", "choices", "frame", "decisions", "languages"
+CHECKS = "checks"
 _PAGE = "page:"
 
 
@@ -40,6 +42,7 @@ _KINDS: dict[str, DocumentKind] = {
     FRAME_DOCUMENT: DocumentKind(Frame, planned=True, completed=True),
     DECISIONS: DocumentKind(Decisions, of_site=False),
     LANGUAGES: DocumentKind(Languages),
+    CHECKS: DocumentKind(Checks),
 }
 _PAGES = DocumentKind(Page, planned=True, completed=True)
 
@@ -104,6 +107,7 @@ def models(site: Site) -> dict[str, Model]:
         CHOICES: site.choices,
         FRAME_DOCUMENT: site.frame,
         LANGUAGES: site.languages,
+        CHECKS: site.checks,
     }
     return parts | {page_document(page.id): page for page in site.pages}
 
@@ -129,6 +133,7 @@ def site_from(parts: Mapping[str, Model], assets: list[Asset], library: Library 
         choices=cast(Choices, parts[CHOICES]),
         frame=cast(Frame, parts[FRAME_DOCUMENT]).model_copy(deep=True),
         languages=cast(Languages, parts.get(LANGUAGES) or Languages()),
+        checks=cast(Checks, parts.get(CHECKS) or Checks()),
         pages=[cast(Page, part) for name, part in parts.items() if page_of(name) is not None],
         assets=assets,
     )

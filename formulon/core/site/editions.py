@@ -18,11 +18,13 @@ def rendered(site: Site, open_blob: Callable[[str], bytes] | None = None) -> dic
     return rendered_all(published(site), open_blob)
 
 
-def rendered_all(in_all: Mapping[str, Site], open_blob: Callable[[str], bytes] | None = None) -> dict[str, bytes]:
-    """The same for a site that is at hand in all its languages, as `published` gives them."""
+def rendered_all(
+    in_all: Mapping[str, Site], open_blob: Callable[[str], bytes] | None = None, named: bool = False
+) -> dict[str, bytes]:
+    """The same for a site that is at hand in all its languages, as `published` gives them. `named`: see `render`."""
     made: dict[str, bytes] = {}
     for folder, one in in_all.items():
-        own = render(one, one.system(), open_blob)
+        own = render(one, one.system(), open_blob, named)
         if not folder:
             made = own
             continue

@@ -58,12 +58,15 @@ class Preview:
     own_font_path: str = ""
 
 
-def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None = None) -> dict[str, bytes]:
+def render(
+    site: Site, system: System, open_blob: Callable[[str], bytes] | None = None, named: bool = False
+) -> dict[str, bytes]:
     """Every file of the published site by its path: pages, site.css, tokens.css, fonts, marks and pictures. `open_blob`
-    gives the bytes of a photograph's rendition by its SHA-256."""
+    gives the bytes of a photograph's rendition by its SHA-256. With `named` sections and slots of pages carry what they are, as they do
+    in previews, for whoever measures them; all else is the same to the byte."""
     files: dict[str, bytes] = {}
     for page in site.drawn:
-        files[site.file_name(page)] = render_page(site, system, page).encode()
+        files[site.file_name(page)] = render_page(site, system, page, named=named).encode()
     files |= {
         one.path: moved_page(site, one).encode()
         for one in site.frame.redirects
@@ -94,9 +97,9 @@ def render(site: Site, system: System, open_blob: Callable[[str], bytes] | None 
     return files
 
 
-def render_page(site: Site, system: System, page: Page, preview: Preview | None = None) -> str:
-    """One page as HTML. In a preview the style sheets stand inside it, and slots carry where they come from."""
-    view = View(site, system, page, preview)
+def render_page(site: Site, system: System, page: Page, preview: Preview | None = None, named: bool = False) -> str:
+    """One page as HTML. In a preview the style sheets stand inside it, and slots carry where they come from, as with `named`."""
+    view = View(site, system, page, preview, named)
     css = tokens = ""
     if preview:
         own = own_css(page.sections)
@@ -164,8 +167,9 @@ class Entry(NamedTuple):
 class View:
     """What the templates call. Everything that it returns as Markup is built from escaped parts."""
 
-    def __init__(self, site: Site, system: System, page: Page, preview: Preview | None) -> None:
+    def __init__(self, site: Site, system: System, page: Page, preview: Preview | None, named: bool = False) -> None:
         self.site, self.system, self.page, self.preview = site, system, page, preview
+        self.named = named or preview is not None
         self.motifs, self.places = motif.places(site, page), places(page) if page.order_on else {}
         self.language = site.identity.language
         self.images = Images(site, preview)
@@ -184,7 +188,7 @@ class View:
 
     def open(self, section: Section) -> Markup:
         """The opening tag of a section."""
-        mark = html(' data-section="%s"', section.id) if self.preview else ""
+        mark = html(' data-section="%s"', section.id) if self.named else ""
         name = section.kind.replace("_", "-")
         also = " has-motif" if section.id in self.motifs else ""
         led = not self.preview and (self.page.id, section.id) in self.site.targets
@@ -469,7 +473,7 @@ class View:
         return slot, value
 
     def _slot(self, path: str) -> Markup:
-        return html(' data-slot="%s"', path) if self.preview else Markup("")
+        return html(' data-slot="%s"', path) if self.named else Markup("")
 
 
 def anchor(section: str) -> str:

@@ -15,6 +15,7 @@ from formulon.core.site.kind import Kind
 from formulon.core.site.layout import Layout
 from formulon.core.site.translations import Languages
 from formulon.core.site.values import Destination, Focus, led_to
+from formulon.core.system.documents.checks import Checks
 from formulon.core.system.documents.choices import Choices, GroundName, Rhythm
 from formulon.core.system.documents.identity import Identity, Model
 from formulon.core.system.resolve import resolve
@@ -294,6 +295,7 @@ class Site(Model):
     pages: list[Page]
     assets: list[Asset] = Field(default_factory=list)
     languages: Languages = Field(default_factory=Languages)
+    checks: Checks = Field(default_factory=Checks)
     _editions: tuple["Edition", ...] = PrivateAttr(default=())
     _library: Library = PrivateAttr(default_factory=lambda: SHIPPED)  # a default would be copied deeply
 

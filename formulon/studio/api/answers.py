@@ -10,9 +10,9 @@ from django.http.response import HttpResponseBase
 from pydantic import ValidationError
 
 from formulon.core.checks.predict import predict
+from formulon.core.checks.preflight import Preflight
 from formulon.core.checks.reach import reach
 from formulon.core.checks.rule import Rule
-from formulon.core.checks.runner import Preflight
 from formulon.core.color.vision import MATRICES
 from formulon.core.errors import FormulonError
 from formulon.core.formats.identity_files import FORMS
@@ -24,6 +24,7 @@ from formulon.core.site.catalogue import CATALOGUE, layout_of
 from formulon.core.site.changes import explain
 from formulon.core.site.composition import OWN
 from formulon.core.site.documents import (
+    CHECKS,
     CHOICES,
     DECISIONS,
     FRAME_DOCUMENT,
@@ -50,7 +51,7 @@ from formulon.core.system.documents.organisations import ORGANISATIONS
 from formulon.core.system.resolve import resolve
 from formulon.core.system.solving.logo import choose
 from formulon.core.type.library import SHIPPED
-from formulon.studio.api import library_shapes, shapes, source_shapes, source_states
+from formulon.studio.api import library_shapes, preflight_shapes, shapes, source_shapes, source_states
 from formulon.studio.api.problems import problem
 from formulon.studio.models import Brand, Entry, Intake, Release, SourceFile
 from formulon.studio.services import entries, sources
@@ -95,6 +96,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
         identity=shapes.IdentityDocument(revision=revisions[IDENTITY], body=site.identity),
         choices=shapes.ChoicesDocument(revision=revisions[CHOICES], body=site.choices),
         frame=shapes.FrameDocument(revision=revisions[FRAME_DOCUMENT], body=site.frame),
+        checks=shapes.ChecksDocument(revision=revisions[CHECKS], body=site.checks),
         pages=pages,
         edited=planned(bodies) != brand.planned,
         changed_since_release=newest != of_site(bodies),
@@ -225,10 +227,10 @@ def undrawn(work: Preflight) -> list[str]:
     return made
 
 
-def reference(rule: Rule, code: str) -> shapes.Reference:
+def reference(rule: Rule, code: str) -> preflight_shapes.Reference:
     """What a code of a rule rests on."""
     ref = rule.reference(code)
-    return shapes.Reference(standard=ref.name, clause=ref.clause, level=ref.level)
+    return preflight_shapes.Reference(standard=ref.name, clause=ref.clause, level=ref.level)
 
 
 def _mark_on_light(marks: list[dict[str, str]]) -> str | None:

@@ -61,3 +61,9 @@ class View(APIView):
         except Exception as error:
             log.exception("The brand %s cannot be opened", brand.pk)
             return answers.unopened(request._request, brand, error)
+
+
+def gone(request: Request) -> Callable[[], bool]:
+    """Whether who asked has left, as the server can tell; it never can in tests."""
+    left = request._request.META.get("waitress.client_disconnected")
+    return left if callable(left) else lambda: False

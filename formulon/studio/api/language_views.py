@@ -6,13 +6,12 @@ from django.http.response import HttpResponseBase
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 
-from formulon.core.checks.runner import Finding
+from formulon.core.checks.findings import Finding
 from formulon.core.site.languages import lines, own_name
 from formulon.core.site.phrases import base
 from formulon.studio.api import language_shapes, shapes
 from formulon.studio.api.access import brand_of, user_of
-from formulon.studio.api.base import View, answer
-from formulon.studio.api.views import gone
+from formulon.studio.api.base import View, answer, gone
 from formulon.studio.services import languages, sites
 
 

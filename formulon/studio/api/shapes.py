@@ -5,9 +5,9 @@ from typing import TYPE_CHECKING, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, create_model
 
-from formulon.core.checks.runner import Finding, Fix
 from formulon.core.site.site import Frame, Page
 from formulon.core.site.sketch import What
+from formulon.core.system.documents.checks import Checks
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
 from formulon.core.system.facets.near_duplicates import NearDuplicates
@@ -52,6 +52,11 @@ class ChoicesDocument(Shape):
 class FrameDocument(Shape):
     revision: int
     body: Frame
+
+
+class ChecksDocument(Shape):
+    revision: int
+    body: Checks
 
 
 class PageDocument(Shape):
@@ -207,6 +212,7 @@ class Workbench(Shape):
     identity: IdentityDocument
     choices: ChoicesDocument
     frame: FrameDocument
+    checks: ChecksDocument
     pages: list[PageDocument]
     edited: bool
     changed_since_release: bool
@@ -289,43 +295,6 @@ class Foreseen(Shape):
 
 class Preview(Shape):
     html: str
-
-
-class Reference(Shape):
-    standard: str
-    clause: str
-    level: str
-
-
-class RuleCard(Shape):
-    id: str
-    title: str
-    references: dict[str, Reference]
-    severity: str
-    rationale: str
-
-
-class Preflight(Shape):
-    counts: dict[str, int]
-    findings: list[Finding]
-    rules: list[RuleCard]
-    stopped: bool
-    schemes: list[Scheme]
-    undrawn: list[str]
-
-
-class FixesRequest(Shape):
-    """Which finding is meant: its page, and its key."""
-
-    page: str = Field(max_length=60)
-    key: str = Field(max_length=40)
-
-
-class Fixes(Shape):
-    """The fixes of a finding. `there` is false where the pages have changed and there is no such finding any more."""
-
-    fixes: list[Fix]
-    there: bool
 
 
 class ColorText(Shape):

@@ -10,7 +10,6 @@ from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.parsers import MultiPartParser
 from rest_framework.request import Request
 
-from formulon.core.checks.rule import rules
 from formulon.core.color.parse import parse_list
 from formulon.core.site.render import Preview, render_page
 from formulon.core.site.replan import differences
@@ -23,7 +22,7 @@ from formulon.studio.api.base import FILE, View, answer, multipart
 from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Membership, Workspace
-from formulon.studio.services import brands, entries, foresight, history, languages, preflight, releases, sites, uploads
+from formulon.studio.services import brands, entries, foresight, history, languages, releases, sites, uploads
 
 FONTS = "/static/fonts/"
 SCHEME = OpenApiParameter("scheme", str, enum=["light", "dark"], description="The first scheme of the site if left out.")
@@ -214,47 +213,6 @@ def drawn_in(brand_id: str, system: System, asked: str | None) -> Preview:
     scheme = next((one for one in system.schemes if one == asked), system.schemes[0])
     base = f"/api/brands/{brand_id}"
     return Preview(FONTS, f"{base}/pictures/", scheme, f"{base}/fonts/")
-
-
-class PreflightView(View):
-    @extend_schema(responses=shapes.Preflight)
-    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id)
-        work = preflight.of(brand, gone(request))
-        report = work.report()
-        cards = [
-            shapes.RuleCard(
-                id=one.id,
-                title=one.title,
-                references={code: answers.reference(one, code) for code in one.messages},
-                severity=one.severity,
-                rationale=one.rationale,
-            )
-            for one in rules().values()
-        ]
-        return answer(
-            shapes.Preflight(
-                counts=report.counts, findings=report.findings, rules=cards, stopped=report.stopped,
-                schemes=list(work.system.schemes), undrawn=answers.undrawn(work),
-            )
-        )  # fmt: skip
-
-
-class FixesView(View):
-    """The fixes of one finding, each applied and checked again before it is offered."""
-
-    @extend_schema(request=shapes.FixesRequest, responses={200: shapes.Fixes})
-    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
-        brand = brand_of(request, brand_id)
-        wanted = shapes.FixesRequest.model_validate(request.data)
-        found = preflight.fixes(brand, wanted.page, wanted.key, gone(request))
-        return answer(shapes.Fixes(fixes=found or [], there=found is not None))
-
-
-def gone(request: Request) -> Callable[[], bool]:
-    """Whether who asked has left, as the server can tell; it never can in tests."""
-    left = request._request.META.get("waitress.client_disconnected")
-    return left if callable(left) else lambda: False
 
 
 class MarksView(View):

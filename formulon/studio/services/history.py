@@ -13,6 +13,7 @@ from formulon.core.errors import ChangeError
 from formulon.core.identity.decide import broken_lock
 from formulon.core.site.changes import checked, edited, patched
 from formulon.core.site.documents import (
+    CHECKS,
     FRAME_DOCUMENT,
     IDENTITY,
     choices_in,
@@ -36,7 +37,7 @@ from formulon.studio.services.entries import PLAN, in_effect_since, name_of, ste
 from formulon.studio.services.keeping import refuse_unopenable
 from formulon.studio.services.places import meeting, places
 from formulon.studio.services.sites import assets_of, bodies_of, library_of
-from formulon.studio.services.unread import refuse_unknown_files, refuse_unread_fonts, refuse_unread_marks
+from formulon.studio.services.unread import refuse_unknown_files, refuse_unread_fonts, refuse_unread_marks, refuse_unsigned
 
 Body = dict[str, Any]
 # The name under which an entry keeps what was planned last; no document has it.
@@ -92,6 +93,7 @@ def _settle(
     refuse_unread_marks(before[IDENTITY], after[IDENTITY], read)
     refuse_unread_fonts(before[IDENTITY], after[IDENTITY], fonts)
     refuse_unknown_files(before[IDENTITY], after[IDENTITY], files)
+    refuse_unsigned(before.get(CHECKS, {}), after.get(CHECKS, {}), name_of(author))
     after, base = _followed(brand, before, after)
     refuse_unopenable(brand, before, after)
     return _record(brand, author, label, stored, before, after, base)

@@ -5,13 +5,14 @@ from dataclasses import dataclass
 
 from django.contrib.auth.models import User
 
-from formulon.core.checks.runner import Finding, Preflight
+from formulon.core.checks.findings import Finding
+from formulon.core.checks.preflight import Preflight
 from formulon.core.site import languages
 from formulon.core.site.changes import Change
 from formulon.core.site.languages import Line, in_language, missing, own_name
 from formulon.core.site.site import Site
 from formulon.studio.models import Brand
-from formulon.studio.services import history, sites
+from formulon.studio.services import history, measuring, sites
 from formulon.studio.services.preflight import KEPT
 from formulon.studio.services.sites import blob_of
 
@@ -48,7 +49,9 @@ def gates(brand: Brand, gone: Callable[[], bool] = lambda: False) -> list[Gate]:
     made = []
     for code, one in site.languages.further.items():
         if one.published:
-            findings = found(brand, site, code, gone)
+            predicted = Preflight(in_language(site, code), open_blob=blob_of(brand), kept=KEPT, gone=gone).report()
+            report = measuring.over(brand, site, predicted, f"{code}/")
+            findings = [each for each in report.findings if each.outcome == "fail" and not each.waived]
             stops = [each for each in findings if each.stops]
             made.append(Gate(code, own_name(code), missing(languages.lines(site, code)), stops, len(findings) - len(stops)))
     return made

@@ -6,15 +6,15 @@ import os
 import zipfile
 from concurrent.futures import ThreadPoolExecutor
 
+from django.conf import settings
 from django.contrib.auth.models import User
 from django.db import transaction
 from django.utils import timezone
 from django.utils.dateformat import format as date_format
 
 from formulon.core.browser import printed
-from formulon.core.checks.predict import predict
-from formulon.core.checks.profiles import profile_of
-from formulon.core.checks.runner import check
+from formulon.core.checks.findings import Report
+from formulon.core.checks.preflight import Preflight
 from formulon.core.site.documents import FRAME_DOCUMENT, IDENTITY, of_site
 from formulon.core.site.editions import rendered_all
 from formulon.core.site.forms import taken_at
@@ -23,8 +23,10 @@ from formulon.core.site.languages import lines, missing, own_name, published
 from formulon.core.site.site import Site
 from formulon.core.site.social import social_path, social_picture
 from formulon.core.site.versions import versioned
-from formulon.studio.errors import Stopped
+from formulon.studio.errors import Stopped, Unmeasured
 from formulon.studio.models import Blob, Brand, Release
+from formulon.studio.services import measuring
+from formulon.studio.services.preflight import KEPT
 from formulon.studio.services.sites import blob_of, bodies_of, load, site_in
 from formulon.studio.services.sweeping import refuse_over_quota
 
@@ -36,15 +38,14 @@ def publish(brand: Brand, author: User | None) -> Release:
     bodies, _ = bodies_of(brand)
     site = site_in(brand, bodies)
     system = site.system()
-    report = check(predict(site, system, open_blob=blob_of(brand)), system, profile=profile_of(site.choices))
-    if report.stopped:
-        count = report.counts["stop"]
-        what = "one finding stops" if count == 1 else f"{count} findings stop"
-        raise Stopped(f"The release is held back: {what} it. Look at them in preflight.", counts=report.counts)
+    report = _passed(brand, site, site)
     in_all = published(site)
     for folder, one in in_all.items():
         if folder:
-            _refuse_unfinished(site, one, brand)
+            _refuse_unfinished(site, one, brand, folder)
+    whole = measuring.progress(brand).whole
+    if site.checks.measured and settings.MEASURED_RELEASES and not whole:
+        raise Unmeasured("The release waits until a browser has looked at all its pages. Measure them in preflight.")
     drawn = rendered_all(in_all, blob_of(brand))
     if site.choices.publish_guide:
         drawn |= guide_files(site, system)
@@ -85,10 +86,26 @@ def publish(brand: Brand, author: User | None) -> Release:
         files={path: digest for path, (digest, _) in files.items()} | kept,
         snapshot=of_site(bodies),
         counts=report.counts,
+        report=report.to_json(),
+        measured=whole,
     )
 
 
-def _refuse_unfinished(site: Site, other: Site, brand: Brand) -> None:
+def _passed(brand: Brand, site: Site, one: Site, folder: str = "", name: str = "") -> Report:
+    """What is found of a site in one of its languages, predicted and measured. Raises Stopped where something of it stops a release."""
+    predicted = Preflight(one, open_blob=blob_of(brand), kept=KEPT).report()
+    report = measuring.over(brand, site, predicted, folder)
+    if report.stopped and folder:
+        first = next(finding for finding in report.findings if finding.stops)
+        raise Stopped(f"The release is held back in {name}: {first.message}", counts=report.counts)
+    if report.stopped:
+        count = report.counts["stop"]
+        what = "one finding stops" if count == 1 else f"{count} findings stop"
+        raise Stopped(f"The release is held back: {what} it. Look at them in preflight.", counts=report.counts)
+    return report
+
+
+def _refuse_unfinished(site: Site, other: Site, brand: Brand, folder: str) -> None:
     """Raises Stopped where a language that is to be published has texts without a translation, or where its pages have what stops a
     release."""
     code = other.identity.language
@@ -98,11 +115,7 @@ def _refuse_unfinished(site: Site, other: Site, brand: Brand) -> None:
         raise Stopped(
             f"The release is held back: {count} {what} not translated into {own_name(code)}. Look at them in Languages."
         )
-    system = other.system()
-    report = check(predict(other, system, open_blob=blob_of(brand)), system, profile=profile_of(other.choices))
-    if report.stopped:
-        first = next(one for one in report.findings if one.stops)
-        raise Stopped(f"The release is held back in {own_name(code)}: {first.message}", counts=report.counts)
+    _passed(brand, site, other, folder, own_name(code))
 
 
 def guide_archive(brand: Brand) -> bytes:

@@ -1,7 +1,11 @@
-"""What no patch may bring into an identity: drawings, typefaces and files come through their readers alone."""
+"""What no patch may bring into documents: drawings, typefaces and files come through their readers alone, and whoever waives a finding does
+so in their own name, today."""
 
 import json
+from datetime import date, timedelta
 from typing import Any
+
+from django.utils import timezone
 
 from formulon.studio.errors import UploadRefused
 from formulon.studio.services.reading import read_mark
@@ -31,3 +35,12 @@ def refuse_unknown_files(before: Body, after: Body, files: frozenset[str]) -> No
     for one in after.get("files", []):
         if one["sha256"] not in files and {key: one[key] for key in ("id", "ending", "size", "sha256")} not in told:
             raise UploadRefused(f"{one['name']}: this file is not here. Upload it instead.")
+
+
+def refuse_unsigned(before: Body, after: Body, name: str) -> None:
+    """A waiver is given in one's own name, on the day on which it is given, wherever on earth one is."""
+    known = before.get("waivers", [])
+    today = timezone.now().date()
+    for one in after.get("waivers", []):
+        if one not in known and (one["by"] != name or abs(date.fromisoformat(one["on"]) - today) > timedelta(days=1)):
+            raise UploadRefused("A finding is waived in one’s own name, and on the day on which that is done.")

@@ -7,8 +7,9 @@ from typing import Any
 
 import numpy as np
 
+from formulon.core.checks.findings import PageChecks
 from formulon.core.checks.glance import Glance
-from formulon.core.checks.runner import PageChecks, Preflight
+from formulon.core.checks.preflight import Preflight
 from formulon.core.color.contrast import contrast_matrix
 from formulon.core.color.srgb import from_hex, to_hex
 from formulon.core.site.backdrop import OpenBlob

@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from formulon.core.asking import Answered, answered
 from formulon.core.asking.grammar import FORMS
 from formulon.core.asking.reader import READER, described
-from formulon.core.checks.runner import check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import apply
 from formulon.core.site.composing.turned import in_a_row, mirrored

@@ -1,9 +1,11 @@
 """The whole way: a site with a defect of every kind, every fix applied, and the place checked again."""
 
+from formulon.core.checks.findings import Finding, Report
 from formulon.core.checks.page_facts import MEASURED
 from formulon.core.checks.predict import predict
+from formulon.core.checks.preflight import check_site
 from formulon.core.checks.rule import rules
-from formulon.core.checks.runner import Finding, Report, check, check_site
+from formulon.core.checks.runner import check
 from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.planning.planner import plan

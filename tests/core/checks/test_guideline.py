@@ -4,7 +4,8 @@ from typing import Any
 
 import pytest
 
-from formulon.core.checks.runner import Fix, check_site
+from formulon.core.checks.findings import Fix
+from formulon.core.checks.preflight import check_site
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Asset, Rendition, Site

@@ -14,8 +14,9 @@ from PIL import Image
 from formulon.core.checks.on_picture import SPOT, by_width, least, measure, picture_of_worst
 from formulon.core.checks.page_facts import TextRun, TextsOnPicture
 from formulon.core.checks.predict import predict
+from formulon.core.checks.preflight import check_site
 from formulon.core.checks.rule import rules
-from formulon.core.checks.runner import check, check_site
+from formulon.core.checks.runner import check
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.behind import SHAPES

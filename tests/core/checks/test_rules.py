@@ -7,9 +7,10 @@ import pytest
 
 from formulon.core.checks.page_facts import Destination, PageHead, PagePlace, PictureFact, Target, TextRun, Words
 from formulon.core.checks.predict import predict
+from formulon.core.checks.preflight import check_site
 from formulon.core.checks.rule import Ref, RegistrationError, Rule, Verdict, rule, rules
 from formulon.core.checks.rules.type.orphan import NO_BREAK, mend
-from formulon.core.checks.runner import check, check_site
+from formulon.core.checks.runner import check
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Site

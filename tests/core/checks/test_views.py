@@ -5,12 +5,14 @@ from typing import Any
 
 import pytest
 
+from formulon.core.checks.findings import Finding
 from formulon.core.checks.page_facts import Destination, PageHead, PagePlace, SectionHead
 from formulon.core.checks.predict import predict
+from formulon.core.checks.preflight import Preflight, check_site
 from formulon.core.checks.profiles import PROFILES, Profile, profile_of
 from formulon.core.checks.rule import Verdict, rules
 from formulon.core.checks.rules.content.sentences import sentences
-from formulon.core.checks.runner import Finding, Preflight, check, check_site
+from formulon.core.checks.runner import check
 from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply

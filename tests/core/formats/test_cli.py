@@ -85,7 +85,7 @@ def test_check_exits_1_when_something_stops(folder: Path) -> None:
     assert result.exit_code == 1 and data["counts"]["stop"] == len(data["findings"])
     assert set(data["findings"][0]) == {
         "rule", "code", "outcome", "severity", "page", "section", "width", "target", "measured", "required", "unit",
-        "message", "fixes", "schemes", "key",
+        "message", "fixes", "schemes", "key", "mark", "waived", "basis",
     }  # fmt: skip
     assert "stop the release" in run("check", str(folder / "site.json")).output
 

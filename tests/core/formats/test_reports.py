@@ -8,7 +8,7 @@ from xml.etree import ElementTree
 from hypothesis import given
 from hypothesis import strategies as st
 
-from formulon.core.checks.runner import Finding, Report
+from formulon.core.checks.findings import Finding, Report
 from formulon.core.formats.reports import junit, page, sarif
 
 STOP = Finding(

@@ -14,7 +14,7 @@ from pathlib import Path
 import pytest
 from click.testing import CliRunner
 
-from formulon.core.checks.runner import check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.cli import main
 from formulon.core.measure import looking
 from formulon.core.measure.files import SiteFiles
@@ -107,7 +107,7 @@ def test_the_browser_has_the_rights_of_nobody(monkeypatch: pytest.MonkeyPatch) -
     if os.geteuid():
         pytest.skip("only root has rights to give up")
     seen: list[int] = []
-    plain = looking._looked
+    plain = looking.looked
 
     async def spied(*arguments: object) -> object:
         for process in Path("/proc").glob("[0-9]*"):
@@ -116,20 +116,20 @@ def test_the_browser_has_the_rights_of_nobody(monkeypatch: pytest.MonkeyPatch) -
                     seen.append(process.stat().st_uid)
         return await plain(*arguments)  # type: ignore[arg-type]
 
-    monkeypatch.setattr(looking, "_looked", spied)
+    monkeypatch.setattr(looking, "looked", spied)
     check_files(site(index="<p>Fine.</p>"), (360,))
     assert seen and 0 not in seen
 
 
 def test_a_page_that_ends_the_browser_is_told_and_the_others_are_looked_at(monkeypatch: pytest.MonkeyPatch) -> None:
-    plain = looking._looked
+    plain = looking.looked
 
     async def breaking(tab: object, path: str, widths: list[int]) -> object:
         if path == "b.html":
             await tab.goto("chrome://crash")  # type: ignore[attr-defined]
         return await plain(tab, path, widths)  # type: ignore[arg-type]
 
-    monkeypatch.setattr(looking, "_looked", breaking)
+    monkeypatch.setattr(looking, "looked", breaking)
     done: list[tuple[int, int]] = []
     found = check_files(site(a="<p>One.</p>", b="<p>Two.</p>", c="<p>Three.</p>"), (360,), lambda *at: done.append(at))
     assert found.pages == 2 and len(found.failed) == 1 and found.failed[0].startswith("b.html: the page cannot be drawn")

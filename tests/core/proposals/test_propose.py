@@ -9,7 +9,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from formulon.core.checks.runner import check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.proposals.aims import aims
 from formulon.core.proposals.propose import LAST, apart, applied, proposals, unlike
 from formulon.core.proposals.seen import shares

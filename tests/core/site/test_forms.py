@@ -8,8 +8,8 @@ from hypothesis import strategies as st
 from lxml import html as documents
 
 from formulon.core.checks.page_facts import FormFact, PagePlace
+from formulon.core.checks.preflight import check_site
 from formulon.core.checks.rule import rules
-from formulon.core.checks.runner import check_site
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.forms import MOST_LONG, NoForm, corrected, forms, read
 from formulon.core.site.phrases import phrases, whole

@@ -5,8 +5,9 @@ from functools import cache
 
 import pytest
 
+from formulon.core.checks.findings import PageChecks
 from formulon.core.checks.predict import predict
-from formulon.core.checks.runner import PageChecks, Preflight
+from formulon.core.checks.preflight import Preflight
 from formulon.core.site import header
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Site

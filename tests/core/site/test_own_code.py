@@ -13,7 +13,8 @@ from lxml import html as lxml_html
 from formulon.core.checks.own_cascade import own_colors, own_texts, resolved
 from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PictureFact, TextRun
 from formulon.core.checks.predict import predict, predict_section
-from formulon.core.checks.runner import check, check_site
+from formulon.core.checks.preflight import check_site
+from formulon.core.checks.runner import check
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.own.css import scoped
 from formulon.core.site.own.html import TAGS, cleaned, divided

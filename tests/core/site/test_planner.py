@@ -7,7 +7,7 @@ from typing import Any
 
 import pytest
 
-from formulon.core.checks.runner import check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.site.phrases import phrases
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Section, Site

@@ -8,7 +8,7 @@ from typing import Any
 
 import pytest
 
-from formulon.core.checks.runner import check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.site.phrases import whole
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.planning.plans import ELSEWHERE, PAGES, PLANS

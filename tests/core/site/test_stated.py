@@ -9,7 +9,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from formulon.core.checks.runner import Preflight
+from formulon.core.checks.preflight import Preflight
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply, checked
 from formulon.core.site.documents import LANGUAGES, documents, page_document

@@ -14,8 +14,9 @@ from pydantic import TypeAdapter
 from formulon.core.checks.fitting import fitting
 from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.predict import predict
+from formulon.core.checks.preflight import check_site
 from formulon.core.checks.reach import ink_areas, reach
-from formulon.core.checks.runner import check, check_site
+from formulon.core.checks.runner import check
 from formulon.core.errors import ChangeError
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply, edited, pointer

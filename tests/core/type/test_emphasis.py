@@ -6,7 +6,7 @@ import pytest
 from fontTools.ttLib import TTFont
 
 from formulon.core.checks.predict import predict
-from formulon.core.checks.runner import check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.site import fonts
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render

@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from formulon.core.asking import About, Answered, answered
 from formulon.core.asking.reader import READER
 from formulon.core.asking.texts import WIDTHS, lines_of
-from formulon.core.checks.runner import check_site
+from formulon.core.checks.preflight import check_site
 from formulon.core.site.changes import apply
 from formulon.core.site.phrases import whole
 from formulon.core.site.planning.planner import plan

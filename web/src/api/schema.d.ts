@@ -888,7 +888,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description Common helpers. */
+        /** @description What is found on all pages, predicted and as far as they are measured. */
         get: operations["brands_preflight_retrieve"];
         put?: never;
         post?: never;
@@ -927,6 +927,25 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/preflight/measuring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description How far it has come. */
+        get: operations["measuring"];
+        put?: never;
+        /** @description Has measured what is not measured as it is now. */
+        post: operations["measuring_start"];
+        /** @description Lets go of what waits. What is measured stays. */
+        delete: operations["measuring_stop"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1626,6 +1645,8 @@ export interface components {
             /** Second */
             second: string;
         };
+        /** @enum {string} */
+        BasisEnum: "predicted" | "measured" | "both";
         /** @enum {unknown} */
         BlankEnum: "";
         /** BrandCard */
@@ -1869,6 +1890,7 @@ export interface components {
             identity?: components["schemas"]["IdentityDocument"];
             choices?: components["schemas"]["ChoicesDocument"];
             frame?: components["schemas"]["FrameDocument"];
+            checks?: components["schemas"]["ChecksDocument"];
             /** Pages */
             pages?: components["schemas"]["PageDocument"][];
             /** Edited */
@@ -1927,6 +1949,35 @@ export interface components {
              * @default null
              */
             quiet_loud: number | null;
+        };
+        /**
+         * Checks
+         * @description `weights` go before a rule's own severity; what a standard asks for at level A or AA stays a stop. With `notes_hold` a note holds a
+         *     release back as a stop does; with `measured` a release waits until a browser has looked at its pages.
+         */
+        Checks: {
+            /** Weights */
+            weights?: {
+                [key: string]: "stop" | "note" | "off";
+            };
+            /**
+             * Notes Hold
+             * @default false
+             */
+            notes_hold: boolean;
+            /**
+             * Measured
+             * @default true
+             */
+            measured: boolean;
+            /** Waivers */
+            waivers?: components["schemas"]["Waiver"][];
+        };
+        /** ChecksDocument */
+        ChecksDocument: {
+            /** Revision */
+            revision: number;
+            body: components["schemas"]["Checks"];
         };
         /**
          * Choices
@@ -2766,7 +2817,9 @@ export interface components {
         };
         /**
          * Finding
-         * @description A rule's result at one place. One that holds in both schemes is told once; `schemes` names those that it holds in.
+         * @description A rule's result at one place. One that holds in both schemes is told once; `schemes` names those that it holds in. `key` names it
+         *     among those of its page, `mark` tells what exactly was found: it is another one when that changes. `basis`
+         *     says whether it was predicted, measured in a browser, or both.
          */
         Finding: {
             /** Rule */
@@ -2802,6 +2855,18 @@ export interface components {
              * @default
              */
             key: string;
+            /**
+             * Mark
+             * @default
+             */
+            mark: string;
+            /** @default null */
+            waived: components["schemas"]["Waived"] | null;
+            /**
+             * Basis
+             * @default predicted
+             */
+            basis: components["schemas"]["BasisEnum"];
         };
         /**
          * FitOfStep
@@ -3713,6 +3778,20 @@ export interface components {
             line_gap: number;
         };
         /**
+         * Measuring
+         * @description How many views of pages there are, how many are measured as they are now, how many wait for it, and which could not be measured.
+         */
+        Measuring: {
+            /** Total */
+            total: number;
+            /** Done */
+            done: number;
+            /** Waiting */
+            waiting: number;
+            /** Failed */
+            failed: components["schemas"]["UnmeasuredCard"][];
+        };
+        /**
          * MenuItem
          * @description An entry of a menu of one's own: where it leads, and what stands under it. One with entries under it may lead nowhere.
          */
@@ -4527,6 +4606,7 @@ export interface components {
             schemes: components["schemas"]["SchemeEnum"][];
             /** Undrawn */
             undrawn: string[];
+            measuring: components["schemas"]["Measuring"];
         };
         /** Preview */
         Preview: {
@@ -4969,7 +5049,10 @@ export interface components {
         };
         /** @enum {string} */
         RoleEnum: "headings" | "running text" | "other";
-        /** RuleCard */
+        /**
+         * RuleCard
+         * @description A rule. `severity` is how this site weighs it, or “off”; `own` how it is declared; one that is `fixed` stops whatever is chosen.
+         */
         RuleCard: {
             /** Id */
             id: string;
@@ -4981,6 +5064,10 @@ export interface components {
             };
             /** Severity */
             severity: string;
+            /** Own */
+            own: string;
+            /** Fixed */
+            fixed: boolean;
             /** Rationale */
             rationale: string;
         };
@@ -5678,6 +5765,13 @@ export interface components {
              */
             third: string;
         };
+        /** UnmeasuredCard */
+        UnmeasuredCard: {
+            /** Page */
+            page: string;
+            /** Problem */
+            problem: string;
+        };
         /**
          * Unopened
          * @description A brand that cannot be drawn as it is: why, and the change that can be taken back.
@@ -5725,6 +5819,46 @@ export interface components {
             id: string;
             /** Matrix */
             matrix: number[][];
+        };
+        /**
+         * Waived
+         * @description Who accepts a finding, since when, and why.
+         */
+        Waived: {
+            /** Reason */
+            reason: string;
+            /** By */
+            by: string;
+            /** On */
+            on: string;
+        };
+        /**
+         * Waiver
+         * @description A finding that somebody accepts. `mark` is what was found, so that the waiver falls away when that changes.
+         */
+        Waiver: {
+            /** Rule */
+            rule: string;
+            /** Page */
+            page: string;
+            /**
+             * Section
+             * @default
+             */
+            section: string;
+            /** Mark */
+            mark: string;
+            /**
+             * Message
+             * @description What was found, in the words in which it was told.
+             */
+            message: string;
+            /** Reason */
+            reason: string;
+            /** By */
+            by: string;
+            /** On */
+            on: string;
         };
         /** @enum {string} */
         WhatEnum: "heading" | "text" | "picture" | "card" | "button" | "line" | "drawing";
@@ -5794,6 +5928,7 @@ export interface components {
             identity: components["schemas"]["IdentityDocument"];
             choices: components["schemas"]["ChoicesDocument"];
             frame: components["schemas"]["FrameDocument"];
+            checks: components["schemas"]["ChecksDocument"];
             /** Pages */
             pages: components["schemas"]["PageDocument"][];
             /** Edited */
@@ -7736,6 +7871,69 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LanguageGates"];
+                };
+            };
+        };
+    };
+    measuring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Measuring"];
+                };
+            };
+        };
+    };
+    measuring_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Measuring"];
+                };
+            };
+        };
+    };
+    measuring_stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Measuring"];
                 };
             };
         };

@@ -1,0 +1,113 @@
+"""What rules find on pages of ours as a browser sees them, laid over what they find on pages as predicted."""
+
+import hashlib
+from collections.abc import Iterator, MutableMapping
+from dataclasses import replace
+from functools import cached_property
+
+from formulon.core.checks.findings import Finding, PageChecks, Report, recounted
+from formulon.core.checks.page_facts import Fact, PageHead, TextRun
+from formulon.core.checks.predict import Prediction
+from formulon.core.checks.profiles import Profile, profile_of
+from formulon.core.checks.rule import rules
+from formulon.core.checks.runner import Pagewise
+from formulon.core.measure.agreement import disagreements
+from formulon.core.measure.facts import Page as Seen
+from formulon.core.measure.foreign import HELD, allowed_of
+from formulon.core.measure.own import OwnPage, OwnSite
+from formulon.core.site.site import Site
+from formulon.core.system.policy import policy_of
+
+# What is told better where all is known that the browser does not see: destinations by page and section, photographs by their largest size.
+_PREDICTED_BETTER = frozenset(("links/dead-destination", "pictures/too-small", "publishing/other-hosts"))
+MEASURED_RULES = (HELD | {"layout/as-predicted", "contrast/text-enhanced"}) - _PREDICTED_BETTER
+
+
+def profile(site: Site) -> Profile:
+    """The rules that look at a site of ours as it is seen, as its people weigh them."""
+    basis = profile_of(site.choices, site.checks)
+    without = basis.without | (rules().keys() - MEASURED_RULES)
+    return replace(
+        basis, without=without, severities={name: one for name, one in basis.severities.items() if name not in without}
+    )
+
+
+class OwnChecks:
+    """The checks of what was seen of a site in one language. `kept` has what pages had, by what they are drawn from."""
+
+    def __init__(self, site: Site, own: OwnSite, kept: MutableMapping[str, PageChecks] | None = None) -> None:
+        self.site, self.own = site, own
+        self.system = site.system()
+        self.kept: MutableMapping[str, PageChecks] = {} if kept is None else kept
+        self.rules = profile(site)
+        self.pagewise = Pagewise(self.system, self.rules)
+        self.allowed = allowed_of(site.identity, self.system)
+        self.pages = 0
+        weighed = (site.choices.policy, site.choices.thresholds.model_dump_json(), self.rules)
+        self.weighed = hashlib.blake2b(repr(weighed).encode(), digest_size=8).hexdigest()
+
+    @cached_property
+    def prediction(self) -> Prediction:
+        return Prediction(self.site, self.system, None)
+
+    def knows(self, page: OwnPage) -> bool:
+        """Whether what a page had is kept, so that what was seen of it is not needed."""
+        return self._key(page) in self.kept
+
+    def _first(self, page: OwnPage) -> bool:
+        return page.page == self.site.drawn[0].id and page.scheme == self.system.schemes[0]
+
+    def _key(self, page: OwnPage) -> str:
+        made = f"{self.weighed} {page.folder} {page.page} {page.key}"
+        if not self._first(page):
+            return made
+        return f"{made} {hashlib.blake2b(repr(self.allowed).encode(), digest_size=8).hexdigest()}"
+
+    def add(self, page: OwnPage, seen: Seen | None) -> None:
+        """Checks a page; `seen` may be left out where it is known."""
+        key = self._key(page)
+        checks = self.kept.get(key)
+        if checks is None:
+            assert seen is not None
+            checks = self.kept[key] = self.pagewise.checks_of(self._facts(page, seen))
+        self.pagewise.add(checks)
+        self.pages += 1
+
+    def _facts(self, page: OwnPage, seen: Seen) -> Iterator[Fact]:
+        policy, drawn = policy_of(self.site.choices), next(one for one in self.site.drawn if one.id == page.page)
+        for fact in seen.facts(self.own.files, self._first(page)):
+            if isinstance(fact, TextRun):
+                yield replace(fact, policy=policy)
+            elif isinstance(fact, PageHead):
+                yield replace(fact, name=drawn.name)
+            else:
+                yield fact
+        if self._first(page):
+            yield self.allowed
+
+        def beside(width: int) -> list[Fact]:
+            return list(Prediction(self.site, self.system, None, (width - 1, width + 1)).page(drawn))
+
+        yield from disagreements(list(self.prediction.page(drawn)), seen, beside)
+
+    def report(self) -> Report:
+        """What was found on the pages that were added."""
+        return self.pagewise.report(self.site.frame.ids, self.site.checks.waivers)
+
+
+def laid_over(predicted: Report, measured: Report) -> Report:
+    """One report of both: what both find is told once, as predicted, and what a browser alone sees is added."""
+    known = {_place(one): index for index, one in enumerate(predicted.findings)}
+    findings: list[Finding] = list(predicted.findings)
+    for one in measured.findings:
+        index = known.get(_place(one))
+        if index is None:
+            findings.append(replace(one, basis="measured"))
+        else:
+            findings[index] = replace(findings[index], basis="both")
+    counts = {name: count + measured.counts.get(name, 0) for name, count in predicted.counts.items()}
+    return recounted(findings, counts)
+
+
+def _place(finding: Finding) -> tuple[str, str, str, str]:
+    return finding.rule, finding.page, finding.section, finding.target.removesuffix("/label")

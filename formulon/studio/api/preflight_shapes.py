@@ -1,0 +1,63 @@
+"""The forms of what preflight answers."""
+
+from pydantic import Field
+
+from formulon.core.checks.findings import Finding, Fix
+from formulon.core.system.system import Scheme
+from formulon.studio.api.shapes import Shape
+
+
+class Reference(Shape):
+    standard: str
+    clause: str
+    level: str
+
+
+class RuleCard(Shape):
+    """A rule. `severity` is how this site weighs it, or “off”; `own` how it is declared; one that is `fixed` stops whatever is chosen."""
+
+    id: str
+    title: str
+    references: dict[str, Reference]
+    severity: str
+    own: str
+    fixed: bool
+    rationale: str
+
+
+class UnmeasuredCard(Shape):
+    page: str
+    problem: str
+
+
+class Measuring(Shape):
+    """How many views of pages there are, how many are measured as they are now, how many wait for it, and which could not be measured."""
+
+    total: int
+    done: int
+    waiting: int
+    failed: list[UnmeasuredCard]
+
+
+class Preflight(Shape):
+    counts: dict[str, int]
+    findings: list[Finding]
+    rules: list[RuleCard]
+    stopped: bool
+    schemes: list[Scheme]
+    undrawn: list[str]
+    measuring: Measuring
+
+
+class FixesRequest(Shape):
+    """Which finding is meant: its page, and its key."""
+
+    page: str = Field(max_length=60)
+    key: str = Field(max_length=40)
+
+
+class Fixes(Shape):
+    """The fixes of a finding. `there` is false where the pages have changed and there is no such finding any more."""
+
+    fixes: list[Fix]
+    there: bool
