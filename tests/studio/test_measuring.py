@@ -32,7 +32,9 @@ def no_jobs(db: None) -> Iterator[None]:
 
 def jobs() -> list[int]:
     with connection.cursor() as cursor:
-        cursor.execute("select (args->>'measurement_id')::int from procrastinate_jobs where task_name = 'measure_page' order by id")
+        cursor.execute(
+            "select (args->>'measurement_id')::int from procrastinate_jobs where task_name = 'measure_page' order by id"
+        )
         return [int(one) for (one,) in cursor.fetchall()]
 
 
@@ -54,7 +56,9 @@ def test_pages_are_measured_once_and_after_a_change_only_what_changed(brand: Bra
     pages = brand.documents.filter(name__startswith="page:").count()
     assert told == {"total": pages, "done": 0, "waiting": 0, "failed": []}
     assert anna.post(f"brands/{brand.pk}/{PATH}").json()["waiting"] == pages
-    assert anna.post(f"brands/{brand.pk}/{PATH}").json()["waiting"] == pages and len(jobs()) == pages, "asked twice, queued once"
+    assert anna.post(f"brands/{brand.pk}/{PATH}").json()["waiting"] == pages and len(jobs()) == pages, (
+        "asked twice, queued once"
+    )
     worked()
     assert anna.get(f"brands/{brand.pk}/{PATH}").json() == {"total": pages, "done": pages, "waiting": 0, "failed": []}
     report = anna.get(f"brands/{brand.pk}/preflight").json()
@@ -127,7 +131,10 @@ def test_a_job_of_a_worker_that_died_is_taken_up_again(brand: Brand) -> None:
     # Where even that is lost, asking again after a while has it measured.
     Measurement.objects.filter(pk=first).update(state=Measurement.State.MEASURING, since=timezone.now() - 2 * measuring.STUCK)
     measuring.ask(brand)
-    assert not Measurement.objects.filter(pk=first).exists() and measuring.progress(brand).waiting == measuring.progress(brand).total
+    assert (
+        not Measurement.objects.filter(pk=first).exists()
+        and measuring.progress(brand).waiting == measuring.progress(brand).total
+    )
     assert measure_page.pass_context
 
 
@@ -170,7 +177,9 @@ def test_what_only_a_browser_sees_stops_a_release(brand: Brand, anna: Api) -> No
     code = {"html": "<div class='low'><p>One</p><p>Two</p></div>", "css": ".low { height: 30px; overflow: hidden; }"}
     body = anna.get(f"brands/{brand.pk}").json()["pages"][0]
     section = {"id": "own", "kind": "own_code", "layout": "measure", "ground": "paper", "content": {"code": code}}
-    put = anna.change(brand, f"page:{body['body']['id']}", body["revision"], {"op": "add", "path": "/sections/1", "value": section})
+    put = anna.change(
+        brand, f"page:{body['body']['id']}", body["revision"], {"op": "add", "path": "/sections/1", "value": section}
+    )
     assert put.status_code == 200, put.json()
     assert not [one for one in anna.get(f"brands/{brand.pk}/preflight").json()["findings"] if one["rule"] == "layout/text-cut"]
     measuring.ask(brand)
@@ -235,7 +244,13 @@ def test_a_waiver_falls_away_when_what_it_waives_changes_and_holds_when_somethin
 
 @pytest.mark.parametrize(
     ("other", "status"),
-    [({"by": "Ben"}, 422), ({"on": "2020-01-01"}, 422), ({"reason": ""}, 422), ({"mark": "x"}, 422), ({"reason": "x" * 401}, 422)],
+    [
+        ({"by": "Ben"}, 422),
+        ({"on": "2020-01-01"}, 422),
+        ({"reason": ""}, 422),
+        ({"mark": "x"}, 422),
+        ({"reason": "x" * 401}, 422),
+    ],
 )
 def test_a_waiver_has_a_reason_and_is_given_in_ones_own_name_today(
     brand: Brand, anna: Api, other: dict[str, str], status: int

@@ -173,6 +173,7 @@ export function workbench(more: Partial<Workbench> = {}): Workbench {
     identity: { body: IDENTITY, revision: 4 },
     choices: { body: { policy: 'AA', scheme: 'light' }, revision: 2 },
     frame: { body: {}, revision: 1 },
+    checks: { body: { weights: {}, notes_hold: false, measured: true, waivers: [] }, revision: 1 },
     pages: PAGES.map((body) => ({ body, revision: 1 })),
     system: SYSTEM,
     releases: [],

@@ -100,7 +100,7 @@ class Preflight:
         key = hashlib.blake2b((self.shared + content).encode(), digest_size=16).hexdigest()
         found = self.kept.get(key)
         if found is None:
-            self._go_on()
+            self.go_on()
             facts = list(facts_of())
             kept = tuple(fact for fact in facts if isinstance(fact, KEPT))
             seen = glance(facts, self.system.schemes[0])
@@ -129,7 +129,7 @@ class Preflight:
         one, fact, verdict = found[1]
         offered: list[Fix] = []
         for proposal in one.mend(self.site, self.system, fact, verdict, one.options):
-            self._go_on()
+            self.go_on()
             changes = [change.model_dump() for change in proposal.changes]
             after = self._after(json.dumps(changes, sort_keys=True), proposal, page, finding.section, one)
             if after is None:
@@ -141,7 +141,13 @@ class Preflight:
                 break
         return offered
 
-    def _go_on(self) -> None:
+    def cause(self, finding: Finding) -> Cause | None:
+        """What a finding is about; None where there is no such finding any more."""
+        found = self._found(finding.page, finding.key)
+        return found[1] if found else None
+
+    def go_on(self) -> None:
+        """Raises Abandoned where nobody waits any more."""
         if self.gone():
             raise Abandoned("The work was ended, since nobody waits for it.")
 

@@ -76,7 +76,7 @@ def workbench(request: HttpRequest, brand: Brand, role: str) -> shapes.Workbench
     summary = summary_of(site, blob_of(brand))
     back, forth = entries.steps(brand, _person(request))
     # Snapshots are whole sites: only the newest is needed, to tell whether anything has changed since.
-    releases = list(brand.releases.select_related("author").defer("snapshot"))
+    releases = list(brand.releases.select_related("author").defer("snapshot", "report"))
     newest = brand.releases.values_list("snapshot", flat=True).first()
     pages = [
         shapes.PageDocument(
@@ -190,6 +190,8 @@ def release_card(release: Release, live: bool) -> shapes.ReleaseCard:
         author=entries.name_of(release.author),
         files=len(release.files),
         passed=release.counts.get("pass", 0),
+        waived=release.counts.get("waived", 0),
+        measured=release.measured,
         live=live,
     )
 

@@ -4,7 +4,7 @@ from pydantic import Field
 
 from formulon.core.checks.findings import Finding, Fix
 from formulon.core.system.system import Scheme
-from formulon.studio.api.shapes import Shape
+from formulon.studio.api.shapes import ChangeCard, Shape
 
 
 class Reference(Shape):
@@ -61,3 +61,33 @@ class Fixes(Shape):
 
     fixes: list[Fix]
     there: bool
+
+
+class FoundPlace(Shape):
+    page: str
+    key: str
+
+
+class MendingCard(Shape):
+    """A change with what it comes to on the whole site: findings that it ends, by page and key, those that it makes, how many stops there
+    are then, and how many findings of its kind are left."""
+
+    label: str
+    changes: list[ChangeCard]
+    ends: list[FoundPlace]
+    makes: list[Finding]
+    stops: int
+    left: int
+
+
+class Mendings(Shape):
+    mendings: list[MendingCard]
+
+
+class AllOfRequest(Shape):
+    rule: str = Field(max_length=60)
+
+
+class WeighRequest(Shape):
+    label: str = Field(max_length=200)
+    changes: list[ChangeCard] = Field(min_length=1, max_length=20)

@@ -1,12 +1,19 @@
 """Preflight: what is found, what mends it, and how far a browser has looked at the pages."""
 
+from dataclasses import asdict
+
+from django.http import HttpResponse
 from django.http.response import HttpResponseBase
+from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 
+from formulon.core.checks.mending import Mending
 from formulon.core.checks.rule import rules
+from formulon.core.errors import ChangeError
+from formulon.core.site.changes import Change
 from formulon.core.site.site import Site
-from formulon.studio.api import answers, preflight_shapes
+from formulon.studio.api import answers, preflight_shapes, shapes
 from formulon.studio.api.access import brand_of
 from formulon.studio.api.base import View, answer, gone
 from formulon.studio.services import measuring, preflight
@@ -58,6 +65,60 @@ class FixesView(View):
         wanted = preflight_shapes.FixesRequest.model_validate(request.data)
         found = preflight.fixes(brand, wanted.page, wanted.key, gone(request))
         return answer(preflight_shapes.Fixes(fixes=found or [], there=found is not None))
+
+
+class MendingsView(View):
+    @extend_schema(responses=preflight_shapes.Mendings)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """The changes that would mend most, each with what it comes to on the whole site."""
+        made = preflight.mendings(brand_of(request, brand_id), gone(request))
+        return answer(preflight_shapes.Mendings(mendings=[_mending(one) for one in made]))
+
+
+class AllOfView(View):
+    @extend_schema(request=preflight_shapes.AllOfRequest, responses={200: preflight_shapes.MendingCard})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """The first fix of every finding of a rule, as one change that is not stored."""
+        wanted = preflight_shapes.AllOfRequest.model_validate(request.data)
+        return answer(_mending(preflight.all_of(brand_of(request, brand_id), wanted.rule, gone(request))))
+
+
+class WeighView(View):
+    @extend_schema(request=preflight_shapes.WeighRequest, responses={200: preflight_shapes.MendingCard, 422: shapes.Problem})
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """What changes would come to on the whole site; nothing is stored."""
+        wanted = preflight_shapes.WeighRequest.model_validate(request.data)
+        changes = [Change.model_validate(one.model_dump()) for one in wanted.changes]
+        found = preflight.weighed(brand_of(request, brand_id), wanted.label, changes, gone(request))
+        if found is None:
+            raise ChangeError("These changes do not fit the site as it is now.")
+        return answer(_mending(found))
+
+
+def _mending(one: Mending) -> preflight_shapes.MendingCard:
+    return preflight_shapes.MendingCard.model_validate(asdict(one))
+
+
+class ReportView(View):
+    """The report as a page that a client can be shown."""
+
+    @extend_schema(responses={(200, "text/html"): str})
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        page = preflight.client_page(brand_of(request, brand_id), gone(request))
+        # A page of its own, which asks for nothing and runs nothing.
+        policy = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox"
+        return HttpResponse(page, headers={"Content-Security-Policy": policy})
+
+
+class ReportPdfView(View):
+    """The same, printed."""
+
+    @extend_schema(responses={(200, "application/pdf"): OpenApiTypes.BINARY, 422: shapes.Problem})
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        brand = brand_of(request, brand_id)
+        name = f'attachment; filename="{brand.slug}-preflight.pdf"'
+        data = preflight.client_print(brand, gone(request))
+        return HttpResponse(data, content_type="application/pdf", headers={"Content-Disposition": name})
 
 
 class MeasuringView(View):

@@ -157,6 +157,8 @@ class ReleaseCard(Shape):
     author: str
     files: int
     passed: int
+    waived: int
+    measured: bool
     live: bool
 
 

@@ -1,12 +1,23 @@
 """Preflight of a brand: findings of all pages, and the fixes of those that somebody looks at. What pages had is kept by content."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 
+from django.utils import timezone
+from django.utils.dateformat import format as date_format
+
+from formulon.core.browser import printed
+from formulon.core.checks import mending
 from formulon.core.checks.findings import Fix, PageChecks, Report
+from formulon.core.checks.mending import Mending
 from formulon.core.checks.preflight import Preflight
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.rule import Rule
+from formulon.core.formats.client_report import About, client_report
+from formulon.core.measure.looking import WIDTHS
+from formulon.core.site.addresses import data_address
+from formulon.core.site.changes import Change
 from formulon.core.site.site import Site
+from formulon.core.system.policy import policy_of
 from formulon.studio.models import Brand
 from formulon.studio.services import measuring, sites
 from formulon.studio.services.kept import Kept
@@ -34,3 +45,36 @@ def fixes(brand: Brand, page: str, key: str, gone: Callable[[], bool]) -> list[F
     work = of(brand, gone)
     finding = work.finding(page, key)
     return work.fixes(finding) if finding else None
+
+
+def mendings(brand: Brand, gone: Callable[[], bool]) -> list[Mending]:
+    """The changes that would mend most."""
+    return mending.mendings(of(brand, gone))
+
+
+def all_of(brand: Brand, rule: str, gone: Callable[[], bool]) -> Mending:
+    """The fixes of all findings of a rule, as one change."""
+    return mending.all_of(of(brand, gone), rule)
+
+
+def weighed(brand: Brand, label: str, changes: Sequence[Change], gone: Callable[[], bool]) -> Mending | None:
+    """What changes would come to on the whole site; None where they do not fit."""
+    return mending.weighed(of(brand, gone), label, changes)
+
+
+def client_page(brand: Brand, gone: Callable[[], bool]) -> str:
+    """The report as a page that a client can be shown."""
+    work = of(brand, gone)
+    site, progress = work.site, measuring.progress(brand)
+    mark = next((one for one in site.identity.marks if one.id == work.system.marks["paper"].mark), None)
+    about = About(
+        brand=site.identity.name, day=date_format(timezone.localdate(), "j F Y"), policy=policy_of(site.choices).name,
+        pages=len(site.drawn), schemes=list(work.system.schemes), widths=WIDTHS, measured=progress.done, views=progress.total,
+        mark=data_address(mark.svg) if mark else "", names={page.id: page.name for page in site.pages},
+    )  # fmt: skip
+    return client_report(report(brand, work), rules_of(site), about)
+
+
+def client_print(brand: Brand, gone: Callable[[], bool]) -> bytes:
+    """The same, printed as PDF."""
+    return printed({"report.html": client_page(brand, gone).encode()}, "report.html")

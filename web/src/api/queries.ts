@@ -116,32 +116,6 @@ export function usePreview(brandId: string, pageId: string, key: string, scheme:
   });
 }
 
-/** Findings of the site as it is; `stamp` changes with every revision. */
-export function usePreflight(brandId: string, stamp: string) {
-  return useQuery({
-    queryKey: ['preflight', brandId, stamp],
-    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/preflight', { params: { path: { brand_id: brandId } } })),
-    placeholderData: (previous) => previous,
-  });
-}
-
-/** The fixes of a finding, worked out when it is looked at; `stamp` changes with every revision. */
-export function useFixes(brandId: string, stamp: string, finding: { page: string; key: string }, wanted: boolean) {
-  return useQuery({
-    queryKey: ['fixes', brandId, stamp, finding.page, finding.key],
-    queryFn: ({ signal }) =>
-      unwrap(
-        client.POST('/api/brands/{brand_id}/preflight/fixes', {
-          params: { path: { brand_id: brandId } },
-          body: { page: finding.page, key: finding.key },
-          signal,
-        }),
-      ),
-    enabled: wanted,
-    gcTime: 60_000,
-  });
-}
-
 /** The brand’s files and what they say; asked again and again while files are being read. */
 export function useSources(brandId: string) {
   return useQuery({

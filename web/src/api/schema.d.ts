@@ -898,6 +898,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/preflight/all-of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The first fix of every finding of a rule, as one change that is not stored. */
+        post: operations["brands_preflight_all_of_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/preflight/fixes": {
         parameters: {
             query?: never;
@@ -946,6 +963,74 @@ export interface paths {
         post: operations["measuring_start"];
         /** @description Lets go of what waits. What is measured stays. */
         delete: operations["measuring_stop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/preflight/mendings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The changes that would mend most, each with what it comes to on the whole site. */
+        get: operations["brands_preflight_mendings_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/preflight/report.html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The report as a page that a client can be shown. */
+        get: operations["brands_preflight_report.html_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/preflight/report.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The same, printed. */
+        get: operations["brands_preflight_report.pdf_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brands/{brand_id}/preflight/weigh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What changes would come to on the whole site; nothing is stored. */
+        post: operations["brands_preflight_weigh_create"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1497,6 +1582,11 @@ export interface components {
         Adjusted: {
             /** Svg */
             svg: string;
+        };
+        /** AllOfRequest */
+        AllOfRequestRequest: {
+            /** Rule */
+            rule: string;
         };
         /**
          * Alternative
@@ -3044,6 +3134,13 @@ export interface components {
         };
         /** @enum {string} */
         FoundInEnum: "content" | "menu" | "address";
+        /** FoundPlace */
+        FoundPlace: {
+            /** Page */
+            page: string;
+            /** Key */
+            key: string;
+        };
         /**
          * Frame
          * @description What all pages share: header, footer, and the order of the pages. The first page is the start page.
@@ -3790,6 +3887,30 @@ export interface components {
             waiting: number;
             /** Failed */
             failed: components["schemas"]["UnmeasuredCard"][];
+        };
+        /**
+         * MendingCard
+         * @description A change with what it comes to on the whole site: findings that it ends, by page and key, those that it makes, how many stops there
+         *     are then, and how many findings of its kind are left.
+         */
+        MendingCard: {
+            /** Label */
+            label: string;
+            /** Changes */
+            changes: components["schemas"]["ChangeCard"][];
+            /** Ends */
+            ends: components["schemas"]["FoundPlace"][];
+            /** Makes */
+            makes: components["schemas"]["Finding"][];
+            /** Stops */
+            stops: number;
+            /** Left */
+            left: number;
+        };
+        /** Mendings */
+        Mendings: {
+            /** Mendings */
+            mendings: components["schemas"]["MendingCard"][];
         };
         /**
          * MenuItem
@@ -4771,6 +4892,10 @@ export interface components {
             files: number;
             /** Passed */
             passed: number;
+            /** Waived */
+            waived: number;
+            /** Measured */
+            measured: boolean;
             /** Live */
             live: boolean;
         };
@@ -5859,6 +5984,13 @@ export interface components {
             by: string;
             /** On */
             on: string;
+        };
+        /** WeighRequest */
+        WeighRequestRequest: {
+            /** Label */
+            label: string;
+            /** Changes */
+            changes: components["schemas"]["ChangeCard"][];
         };
         /** @enum {string} */
         WhatEnum: "heading" | "text" | "picture" | "card" | "button" | "line" | "drawing";
@@ -7829,6 +7961,31 @@ export interface operations {
             };
         };
     };
+    brands_preflight_all_of_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AllOfRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MendingCard"];
+                };
+            };
+        };
+    };
     brands_preflight_fixes_create: {
         parameters: {
             query?: never;
@@ -7934,6 +8091,110 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Measuring"];
+                };
+            };
+        };
+    };
+    brands_preflight_mendings_retrieve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mendings"];
+                };
+            };
+        };
+    };
+    "brands_preflight_report.html_retrieve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
+                };
+            };
+        };
+    };
+    "brands_preflight_report.pdf_retrieve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    brands_preflight_weigh_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighRequestRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MendingCard"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -4,6 +4,7 @@ import type { Change, Workbench } from '../api/client';
 export const IDENTITY = 'identity';
 export const CHOICES = 'choices';
 export const FRAME = 'frame';
+export const CHECKS = 'checks';
 const PAGE = 'page:';
 
 type Stored = { body: object; revision: number };
@@ -15,13 +16,13 @@ export function pageDocument(id: string): string {
 
 /** A document of a brand; undefined where it has none of that name. */
 export function documentOf(brand: Workbench, name: string): Stored | undefined {
-  if (name === IDENTITY || name === CHOICES || name === FRAME) return brand[name];
+  if (name === IDENTITY || name === CHOICES || name === FRAME || name === CHECKS) return brand[name];
   return brand.pages.find((page) => pageDocument(page.body.id) === name);
 }
 
 /** The brand with another body of a document. */
 export function withBody(brand: Workbench, name: string, change: (body: object) => object): Workbench {
-  if (name === IDENTITY || name === CHOICES || name === FRAME)
+  if (name === IDENTITY || name === CHOICES || name === FRAME || name === CHECKS)
     return { ...brand, [name]: { ...brand[name], body: change(brand[name].body) } };
   const pages = brand.pages.map((page) =>
     pageDocument(page.body.id) === name ? { ...page, body: change(page.body) as typeof page.body } : page,
@@ -42,7 +43,9 @@ export function revisionOf(brand: Workbench, name: string): number {
 /** A value that changes with every revision of any document. */
 export function stampOf(brand: Workbench): string {
   const pages = brand.pages.map((page) => page.revision).join('.');
-  return [brand.identity.revision, brand.choices.revision, brand.frame.revision, pages].join('-');
+  return [brand.identity.revision, brand.choices.revision, brand.frame.revision, brand.checks.revision, pages].join(
+    '-',
+  );
 }
 
 /** The key of a page's preview; empty where there is no such page. */
@@ -59,7 +62,7 @@ export function draws(changes: Change[], page: string): boolean {
 export function isOlder(one: Workbench, other: Workbench): boolean {
   const pages = one.pages.map((page) => pageDocument(page.body.id));
   if (one.releases.length < other.releases.length) return true;
-  return [IDENTITY, CHOICES, FRAME, ...pages].some((name) => revisionOf(one, name) < revisionOf(other, name));
+  return [IDENTITY, CHOICES, FRAME, CHECKS, ...pages].some((name) => revisionOf(one, name) < revisionOf(other, name));
 }
 
 /** What a destination that is a page is written as, in contents. */

@@ -10,7 +10,7 @@ export function InkTable() {
   const { system, look } = useShown('system', 'look');
   return (
     <div className="ink-table">
-      <h2>Inks on grounds, ratio and uses</h2>
+      <h2>Ratio and uses</h2>
       <table>
         <thead>
           <tr>

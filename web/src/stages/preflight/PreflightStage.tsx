@@ -1,40 +1,42 @@
 import { useRef, useState } from 'react';
-import { Link } from 'react-router';
 import type { Finding, Fix } from '../../api/client';
-import { usePreflight } from '../../api/queries';
-import { useActions, useShown } from '../../bench/useBench';
-import { stampOf } from '../../bench/documents';
 import { useGates } from '../../api/languages';
+import { allOf, useMeasuring, usePreflight } from '../../api/preflight';
+import { stampOf } from '../../bench/documents';
+import { useActions, useShown } from '../../bench/useBench';
+import { counted } from '../../parts/counted';
+import { Tabs } from '../../parts/Tabs';
+import { Toggles } from '../../parts/Toggles';
 import { FindingRow } from './FindingRow';
+import { FAMILIES, familyOf, grouped, idOf, stops, type Group, type Grouping } from './findings';
+import { Gate } from './Gate';
 import { InkTable } from './InkTable';
 import { holds, LanguageGates } from './LanguageGates';
-import { counted } from '../../parts/counted';
+import { Mendings } from './Mendings';
+import { RulesPanel } from './RulesPanel';
 
-const FAMILIES: Record<string, string> = {
-  contrast: 'Contrast',
-  interaction: 'Interaction',
-  pictures: 'Pictures',
-  content: 'Content',
-  links: 'Links',
-  forms: 'Forms',
-  type: 'Type',
-  structure: 'Structure',
-  layout: 'Layout',
-  publishing: 'Publishing',
-  code: 'Own code',
-  brand: 'Brand',
-  consistency: 'Consistency',
-};
-
-const stops = (finding: Finding) => finding.severity === 'stop' && finding.outcome === 'fail';
+const WAIVED = 'waived';
+const GROUPINGS = [
+  { id: 'mending', name: 'By what mends most' },
+  { id: 'page', name: 'By page' },
+  { id: 'rule', name: 'By rule' },
+] as const;
+const TABS = [
+  { id: 'inks', name: 'Inks on grounds' },
+  { id: 'rules', name: 'Rules' },
+];
 
 /** Stage 4: what the checks found, with the place, the numbers, and fixes to take. */
 export function PreflightStage() {
   const { brand } = useShown('brand');
-  const { change, say } = useActions();
-  const preflight = usePreflight(brand.id, stampOf(brand));
+  const { change, say, report } = useActions();
+  const stamp = stampOf(brand);
+  const measuring = useMeasuring(brand.id, stamp);
+  const preflight = usePreflight(brand.id, stamp, measuring.data?.done);
   const gates = useGates(brand).data?.languages ?? [];
   const [family, setFamily] = useState('');
+  const [grouping, setGrouping] = useState<Grouping>('mending');
+  const [side, setSide] = useState('inks');
   const [busy, setBusy] = useState('');
   const head = useRef<HTMLHeadingElement>(null);
   const data = preflight.data;
@@ -44,24 +46,55 @@ export function PreflightStage() {
         <p role="status">{preflight.isError ? preflight.error.message : 'Checking all pages…'}</p>
       </div>
     );
-  const families = [...new Set(data.rules.map((rule) => rule.id.split('/')[0] ?? ''))];
-  const found = data.findings.filter((finding) => !family || finding.rule.startsWith(`${family}/`));
+  const nameOf = (page: string) =>
+    brand.pages.find((one) => one.body.id === page)?.body.name ?? (page || 'The whole site');
+  const open = data.findings.filter((finding) => !finding.waived);
+  const waived = data.findings.filter((finding) => finding.waived);
+  const families = [...new Set(data.rules.map((rule) => familyOf(rule.id)))];
+  const shown = family === WAIVED ? waived : open.filter((finding) => !family || finding.rule.startsWith(`${family}/`));
   const count = (name: string, stop: boolean) =>
-    data.findings.filter((finding) => (!name || finding.rule.startsWith(`${name}/`)) && stops(finding) === stop).length;
-  const passed = data.counts['pass'] ?? 0;
-  const failed = data.counts['fail'] ?? 0;
-  const stopCount = count('', true);
+    open.filter((finding) => (!name || finding.rule.startsWith(`${name}/`)) && stops(finding) === stop).length;
   const waiting = gates.some(holds);
-  const take = async (finding: Finding, fix: Fix) => {
+  const held = count('', true) > 0 || waiting;
+  const taken = async (label: string, fix: Fix) => {
     setBusy(fix.label);
-    if (await change(`${fix.label}: ${finding.message}`.slice(0, 200), fix.changes as never)) say(`Done: ${fix.label}`);
+    if (await change(label.slice(0, 200), fix.changes as never)) say(`Done: ${fix.label}`);
     setBusy('');
-    // The finding is gone, and the focus with it; the list takes it.
+    // What was found is gone, and the focus with it; the list takes it.
     head.current?.focus();
   };
+  const mendAll = async (group: Group) => {
+    if (!group.rule) return;
+    setBusy(group.name);
+    try {
+      const mending = await allOf(brand.id, group.rule.id);
+      if (mending.changes.length)
+        await taken(`${group.name}: ${mending.label}`, {
+          label: mending.left ? `${mending.label}, ${mending.left} left` : mending.label,
+          changes: mending.changes,
+          predicted: null,
+        });
+      else say('None of these has a fix that can be worked out.', false);
+    } catch (error) {
+      report(error);
+    }
+    setBusy('');
+  };
+  const row = (finding: Finding) => (
+    <FindingRow
+      key={idOf(finding)}
+      finding={finding}
+      rule={data.rules.find((rule) => rule.id === finding.rule)}
+      busy={busy}
+      current={!preflight.isPlaceholderData}
+      take={(fix) => void taken(`${fix.label}: ${finding.message}`, fix)}
+    />
+  );
+  const title = family === WAIVED ? 'Waived' : family ? (FAMILIES[family] ?? family) : 'All findings';
   return (
     <div className="preflight">
       <div className="families">
+        <Gate data={data} held={held} measuring={measuring} nameOf={nameOf} />
         <div className="families-head">
           <span>Family</span>
           <span>Stop</span>
@@ -74,43 +107,24 @@ export function PreflightStage() {
             <em className={count(name, false) ? undefined : 'z'}>{count(name, false)}</em>
           </button>
         ))}
-        <div className="gate">
-          <b>{stopCount || waiting ? 'Not ready to release' : 'Ready to release'}</b>
-          <div className="meter">
-            <i style={{ width: `${(100 * passed) / Math.max(1, passed + failed)}%` }} />
-            <u style={{ width: `${(100 * failed) / Math.max(1, passed + failed)}%` }} />
-          </div>
-          <p className="soft">
-            {passed.toLocaleString('en-GB')} of {(passed + failed).toLocaleString('en-GB')} checks pass on{' '}
-            {counted(brand.pages.length, 'page')} × 4 widths, {data.schemes.join(' and ')}. Predicted from the fonts and
-            tokens, not measured.
-          </p>
-          {data.undrawn.length > 0 && (
-            <details className="undrawn">
-              <summary>System counts {counted(data.undrawn.length, 'conflict')} that stop nothing here</summary>
-              <ul>
-                {data.undrawn.map((one) => (
-                  <li key={one}>{one}</li>
-                ))}
-              </ul>
-            </details>
-          )}
-          {!stopCount && !waiting && (
-            <Link className="main-action" to={`/brands/${brand.id}/release`}>
-              Go to release
-            </Link>
-          )}
-        </div>
+        {waived.length > 0 && (
+          <button type="button" aria-pressed={family === WAIVED} onClick={() => setFamily(WAIVED)}>
+            <span>Waived</span>
+            <em className="z" />
+            <em>{waived.length}</em>
+          </button>
+        )}
       </div>
       <div className="findings">
         <div className="findings-head">
           <h2 ref={head} tabIndex={-1}>
-            {family ? FAMILIES[family] : 'All findings'}
+            {title}
           </h2>
-          <span role="status">{counted(found.length, 'finding')}</span>
+          {shown.length > 1 && <Toggles label="Findings" options={GROUPINGS} shown={grouping} show={setGrouping} />}
+          <span role="status">{counted(shown.length, 'finding')}</span>
         </div>
         {!family && <LanguageGates gates={gates} />}
-        {found.length === 0 && (
+        {shown.length === 0 && (
           <div className="empty">
             <h2>Nothing found</h2>
             <p>
@@ -118,25 +132,47 @@ export function PreflightStage() {
                 ? 'All checks of this family pass.'
                 : waiting
                   ? 'All checks pass in the site’s own language.'
-                  : 'All checks pass. The site can be released.'}{' '}
-              {counted(data.rules.length, 'rule')} looked at every page.
+                  : waived.length
+                    ? 'What is left is waived. The site can be released.'
+                    : 'All checks pass. The site can be released.'}{' '}
+              {counted(data.rules.filter((one) => one.severity !== 'off').length, 'rule')} looked at every page.
             </p>
           </div>
         )}
-        <ol>
-          {found.map((finding) => (
-            <FindingRow
-              key={`${finding.page} ${finding.key}`}
-              finding={finding}
-              rule={data.rules.find((rule) => rule.id === finding.rule)}
-              busy={busy}
-              current={!preflight.isPlaceholderData}
-              take={(fix) => void take(finding, fix)}
-            />
-          ))}
-        </ol>
+        {!family && grouping === 'mending' && (
+          <Mendings
+            findings={open}
+            busy={busy}
+            nameOf={nameOf}
+            rules={data.rules}
+            take={(fix) => void taken(`${fix.label}, on the whole site`, fix)}
+          />
+        )}
+        {grouping === 'mending' ? (
+          <ol>{shown.map(row)}</ol>
+        ) : (
+          grouped(shown, grouping, data.rules, nameOf).map((group) => (
+            <section key={group.id} className="finding-group" aria-label={group.name}>
+              <header>
+                <h3>{group.name}</h3>
+                <span className="soft">{counted(group.findings.length, 'finding')}</span>
+                {group.rule && group.findings.length > 1 && family !== WAIVED && (
+                  <button type="button" disabled={busy !== ''} onClick={() => void mendAll(group)}>
+                    {busy === group.name ? 'Mending…' : `Mend all ${group.findings.length}`}
+                  </button>
+                )}
+              </header>
+              <ol>{group.findings.map(row)}</ol>
+            </section>
+          ))
+        )}
       </div>
-      <InkTable />
+      <div className="preflight-side">
+        <Tabs label="Beside the findings" prefix="side" tabs={TABS} shown={side} show={setSide} />
+        <div id="side-panel" role="tabpanel" aria-labelledby={`side-${side}`}>
+          {side === 'inks' ? <InkTable /> : <RulesPanel rules={data.rules} />}
+        </div>
+      </div>
     </div>
   );
 }

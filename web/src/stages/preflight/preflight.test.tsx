@@ -1,8 +1,8 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Finding, Fix, Preflight } from '../../api/client';
-import { answers, changesOf, draw, inSight, refused } from '../../testing';
+import { answers, changesOf, draw, inSight, refused, workbench } from '../../testing';
 import { FindingRow } from './FindingRow';
 import { PreflightStage } from './PreflightStage';
 
@@ -58,6 +58,7 @@ const report = (...findings: Finding[]): Preflight =>
     schemes: ['light', 'dark'],
     stopped: findings.length > 0,
     undrawn: [],
+    measuring: { total: 2, done: 0, waiting: 0, failed: [] },
   }) as unknown as Preflight;
 const fix = (label: string, more: Partial<Fix> = {}): Fix =>
   ({
@@ -227,5 +228,191 @@ describe('a finding', () => {
     const best = await screen.findByRole('button', { name: 'Heading in Weide' });
     expect(best).toHaveAttribute('title', 'Then 7.12');
     expect(screen.getByRole('button', { name: 'Heading in black' })).not.toHaveAttribute('title');
+  });
+});
+
+const MEASURING = 'GET /api/brands/{brand_id}/preflight/measuring';
+const MENDINGS = 'GET /api/brands/{brand_id}/preflight/mendings';
+const SESSION = 'GET /api/session';
+
+describe('what mends most', () => {
+  it('tells what one change ends, and takes it as one step', async () => {
+    const many = [finding(), finding({ key: 'c', page: 'kontakt', message: 'And this.' }), note];
+    const ends = [
+      { page: 'home', key: 'a' },
+      { page: 'kontakt', key: 'c' },
+    ];
+    const mending = { ...fix('Heading in Weide'), ends, makes: [], stops: 0, left: 0 };
+    answers({
+      [REPORT]: report(...many),
+      [FIXES]: { there: true, fixes: [] },
+      [MENDINGS]: { mendings: [mending, { ...mending, label: 'Only one', ends: ends.slice(1) }] },
+    });
+    const { bench } = draw(<PreflightStage />);
+    const part = within(await screen.findByRole('region', { name: 'One change would mend most' }));
+    expect(part.getByText(/^Ends 2 findings on 2 pages, makes none; nothing stops the release then/)).toBeVisible();
+    expect(part.queryByText('Only one')).toBeNull();
+    await userEvent.click(part.getByRole('button', { name: 'Take it' }));
+    expect(changesOf(bench)).toEqual([['Heading in Weide, on the whole site', 'choices: add /wires/a "weide"']]);
+  });
+
+  it('gives way to pages and rules, and of a rule all are mended at once', async () => {
+    const many = [finding(), finding({ key: 'c', page: 'kontakt' }), note];
+    const asked = answers({
+      [REPORT]: report(...many),
+      [FIXES]: { there: true, fixes: [] },
+      [MENDINGS]: { mendings: [] },
+      'POST /api/brands/{brand_id}/preflight/all-of': {
+        ...fix('2 findings mended'),
+        ends: [],
+        makes: [],
+        stops: 0,
+        left: 1,
+      },
+    });
+    const { bench } = draw(<PreflightStage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'By page' }));
+    expect(screen.getByRole('region', { name: 'Home' })).toBeVisible();
+    expect(within(screen.getByRole('region', { name: 'Home' })).getAllByRole('listitem')).toHaveLength(2);
+    expect(screen.queryByRole('button', { name: /^Mend all/ })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'By rule' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Mend all 2' }));
+    expect(asked.find(([what]) => what.endsWith('all-of'))?.[1]).toEqual({ rule: 'contrast/text-minimum' });
+    await waitFor(() => expect(bench.say).toHaveBeenCalledWith('Done: 2 findings mended, 1 left'));
+    expect(changesOf(bench)).toHaveLength(1);
+  });
+});
+
+describe('a fix under the pointer or the keyboard', () => {
+  it('is tried: the page with it, and what it comes to', async () => {
+    const asked = answers({
+      [REPORT]: report(finding()),
+      [FIXES]: { there: true, fixes: [fix('Heading in Weide')] },
+      'POST /api/brands/{brand_id}/pages/{page_id}/foreseen': { html: '<p>With it</p>' },
+      'POST /api/brands/{brand_id}/preflight/weigh': {
+        ...fix('Heading in Weide'),
+        ends: [{ page: 'home', key: 'a' }],
+        makes: [note],
+        stops: 3,
+        left: 0,
+      },
+    });
+    const { bench } = draw(<PreflightStage />);
+    (await screen.findByRole('button', { name: 'Heading in Weide' })).focus();
+    expect(await screen.findByText(/^Ends 1 finding on 1 page, makes 1 note; 3 stops left then/)).toBeVisible();
+    expect(screen.getByText('with the fix')).toBeInTheDocument();
+    expect(asked.find(([what]) => what.endsWith('weigh'))?.[1]).toEqual({
+      label: 'Heading in Weide',
+      changes: fix('').changes,
+    });
+    expect(bench.change).not.toHaveBeenCalled();
+    act(() => screen.getByRole('link', { name: 'Go to the page' }).focus());
+    await waitFor(() => expect(screen.queryByText('with the fix')).toBeNull());
+  });
+});
+
+describe('a waiver', () => {
+  it('needs a reason, and is given in one’s own name, today', async () => {
+    answers({
+      [REPORT]: report(finding({ mark: '0123456789abcdef' })),
+      [FIXES]: { there: true, fixes: [] },
+      [SESSION]: { person: { username: 'anna', name: 'Anna' } },
+    });
+    const { bench } = draw(<PreflightStage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Waive…' }));
+    expect(screen.getByRole('button', { name: 'Waive' })).toBeDisabled();
+    await userEvent.type(screen.getByLabelText('Why it may stay as it is'), 'As the client asked.');
+    await userEvent.click(screen.getByRole('button', { name: 'Waive' }));
+    const [label, changes] = vi.mocked(bench.change).mock.calls[0]!;
+    expect(label).toBe('Waived: The heading can hardly be read.');
+    expect(changes).toMatchObject([
+      {
+        document: 'checks',
+        patch: [
+          {
+            op: 'add',
+            path: '/waivers/-',
+            value: { reason: 'As the client asked.', by: 'Anna', mark: '0123456789abcdef' },
+          },
+        ],
+      },
+    ]);
+    expect((changes[0]?.patch[0]?.value as { on: string }).on).toBe(new Date().toISOString().slice(0, 10));
+  });
+
+  it('is told with who gave it and why, apart, and can be taken back', async () => {
+    const waived = { reason: 'As the client asked.', by: 'Ben', on: '2026-03-01' };
+    const checks = { weights: {}, notes_hold: false, measured: true, waivers: [{ mark: 'x' }, { mark: 'y' }] };
+    answers({ [REPORT]: { ...report(finding({ waived, mark: 'y' })), counts: { pass: 3, fail: 1, waived: 1 } } });
+    const { bench } = draw(<PreflightStage />, {
+      brand: workbench({ checks: { body: checks, revision: 1 } as never }),
+    });
+    await screen.findByText('Ready to release');
+    expect(screen.getByText(/What is left is waived/)).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: /^Waived/ }));
+    expect(screen.getByText('Waived by Ben on 1 Mar 2026: “As the client asked.”')).toBeVisible();
+    expect(screen.getByRole('heading', { name: /The heading can hardly/ })).toHaveTextContent('Waived: ');
+    await userEvent.click(screen.getByRole('button', { name: 'Take the waiver back' }));
+    expect(changesOf(bench)).toEqual([
+      ['Waiver taken back: The heading can hardly be read.', 'checks: remove /waivers/1'],
+    ]);
+  });
+});
+
+describe('looking in the browser', () => {
+  it('is begun, shows how far it is, and is cancelled', async () => {
+    const told = (done: number, waiting: number) => ({ total: 2, done, waiting, failed: [] });
+    const known: Record<string, unknown> = {
+      [REPORT]: report(),
+      [MEASURING]: told(0, 0),
+      'POST /api/brands/{brand_id}/preflight/measuring': told(1, 1),
+      'DELETE /api/brands/{brand_id}/preflight/measuring': told(1, 0),
+    };
+    answers(known);
+    draw(<PreflightStage />);
+    const start = await screen.findByRole('button', { name: 'Look in the browser' });
+    known[MEASURING] = told(1, 1);
+    await userEvent.click(start);
+    expect(await screen.findByRole('progressbar', { name: 'Pages measured' })).toHaveValue(1);
+    known[MEASURING] = told(1, 0);
+    await userEvent.click(screen.getByRole('button', { name: 'Cancel' }));
+    expect(await screen.findByText('1 page changed since seen')).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Look again' })).toBeVisible();
+  });
+
+  it('says what could not be seen, and asks no fix of what nothing predicted', async () => {
+    const failed = [{ page: 'home', problem: 'index.html: the page cannot be drawn (it takes too long).' }];
+    const asked = answers({
+      [REPORT]: report(finding({ basis: 'measured' })),
+      [MEASURING]: { total: 2, done: 1, waiting: 0, failed },
+    });
+    draw(<PreflightStage />);
+    expect(await screen.findByText(/^Home: index.html: the page cannot be drawn/)).toBeVisible();
+    expect(screen.getByText(/at 1280 px · seen in the browser\./)).toBeVisible();
+    expect(asked.some(([what]) => what === FIXES)).toBe(false);
+  });
+});
+
+describe('the rules', () => {
+  it('are looked through and weighed, but for those that a standard fixes', async () => {
+    const rules = RULES.map((one, index) => ({
+      ...one,
+      title: ['Text can be read', 'Headlines are short'][index],
+      severity: ['stop', 'note'][index],
+      own: ['stop', 'note'][index],
+      fixed: index === 0,
+    }));
+    answers({ [REPORT]: { ...report(), rules } });
+    const { bench } = draw(<PreflightStage />);
+    await userEvent.click(await screen.findByRole('tab', { name: 'Rules' }));
+    expect(screen.getByText('Stop, always')).toBeVisible();
+    await userEvent.selectOptions(screen.getByLabelText('Weight of: Headlines are short'), 'Off');
+    await userEvent.click(screen.getByLabelText(/Notes hold a release back/));
+    expect(changesOf(bench)).toEqual([
+      ['Headlines are short: off', 'checks: add /weights/type~1lines "off"'],
+      ['Notes hold a release back', 'checks: add /notes_hold true'],
+    ]);
+    await userEvent.type(screen.getByRole('searchbox'), 'read');
+    expect(screen.queryByText('Headlines are short')).toBeNull();
   });
 });

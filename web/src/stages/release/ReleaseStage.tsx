@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { client, unwrap } from '../../api/client';
+import { client, Problem, unwrap } from '../../api/client';
+import { useMeasure, useMeasuring } from '../../api/preflight';
 import { Editable } from '../../parts/Editable';
 import { PageFrame } from '../../sheet/PageFrame';
-import { FRAME } from '../../bench/documents';
+import { FRAME, stampOf } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -16,9 +17,17 @@ export function ReleaseStage() {
   const stops = system.counts['stop'] ?? 0;
   const number = (brand.releases[0]?.number ?? 0) + 1;
   const live = brand.releases.find((release) => release.live);
+  const stamp = stampOf(brand);
+  const measuring = useMeasuring(brand.id, stamp);
+  const { start, stop } = useMeasure(brand.id, stamp);
+  // A release that waits for the browser is made once that has seen every page as it is now.
+  const [waitsFor, setWaitsFor] = useState('');
+  const told = measuring.data;
+  const seen = told !== undefined && told.done === told.total;
+  const waits = waitsFor === stamp && told !== undefined && !seen && told.waiting > 0;
   const publish = async () => {
     // The button keeps the focus while it works, so it is not disabled.
-    if (busy) return;
+    if (busy || waits) return;
     setBusy(true);
     try {
       const path = { params: { path: { brand_id: brand.id } } };
@@ -27,11 +36,23 @@ export function ReleaseStage() {
         (answer) => answer,
       );
     } catch (error) {
-      report(error);
+      if (error instanceof Problem && error.code === 'release-unmeasured')
+        await start.mutateAsync().then(() => setWaitsFor(stamp), report);
+      else report(error);
     } finally {
       setBusy(false);
     }
   };
+  const publishing = useRef(publish);
+  useEffect(() => {
+    publishing.current = publish;
+  });
+  const followed = useRef('');
+  useEffect(() => {
+    if (waitsFor !== stamp || !seen || followed.current === stamp) return;
+    followed.current = stamp; // once
+    void publishing.current();
+  }, [waitsFor, stamp, seen]);
   return (
     <div className="release">
       <section className="release-gate" aria-labelledby="release-title">
@@ -62,11 +83,32 @@ export function ReleaseStage() {
               type="button"
               className="main-action"
               disabled={!canWrite}
-              aria-disabled={busy}
+              aria-disabled={busy || waits}
               onClick={() => void publish()}
             >
-              {busy ? 'Publishing…' : `Release r${number}`}
+              {busy ? 'Publishing…' : waits ? 'Looking at the pages first…' : `Release r${number}`}
             </button>
+            {waits && (
+              <div className="release-waits">
+                <progress max={told.total} value={told.done} aria-label="Pages seen in the browser" />
+                <span className="soft" role="status">
+                  A browser has seen {told.done} of {told.total}. The release follows by itself.
+                </span>
+                <button
+                  type="button"
+                  className="quiet-action"
+                  onClick={() => stop.mutate(undefined, { onSuccess: () => setWaitsFor(''), onError: report })}
+                >
+                  Cancel
+                </button>
+              </div>
+            )}
+            {waitsFor === stamp && !waits && !seen && told && told.failed.length > 0 && (
+              <p role="alert" className="problem">
+                {told.failed.length === 1 ? 'One page' : `${told.failed.length} pages`} could not be looked at:{' '}
+                {told.failed[0]?.problem} Look at them in preflight, or let releases go without it there, under Rules.
+              </p>
+            )}
           </>
         )}
         {live && (
@@ -114,6 +156,7 @@ export function ReleaseStage() {
                 <th scope="col">Published</th>
                 <th scope="col">By</th>
                 <th scope="col">Checks passed</th>
+                <th scope="col">Seen in the browser</th>
                 <th scope="col">Files</th>
                 <td />
               </tr>
@@ -128,6 +171,10 @@ export function ReleaseStage() {
                 <td>{when.format(new Date(release.created))}</td>
                 <td>{release.author}</td>
                 <td className="mono">{release.passed}</td>
+                <td>
+                  {release.measured ? 'yes' : 'no'}
+                  {release.waived > 0 && <span className="soft">, {release.waived} waived</span>}
+                </td>
                 <td className="mono">{release.files}</td>
                 <td>
                   <a

@@ -16,6 +16,8 @@ const made = (number: number, live = false): Release => ({
   created: '2026-03-01T10:00:00Z',
   author: 'Anna',
   passed: 812,
+  waived: 0,
+  measured: true,
   files: 31,
 });
 const title = () => screen.getByRole('heading', { level: 2 }).textContent;

@@ -1,0 +1,112 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { client, unwrap, type Change, type Measuring } from './client';
+
+const at = (brandId: string) => ({ params: { path: { brand_id: brandId } } });
+
+/** Findings of the site as it is; `stamp` changes with every revision, `measured` with every page that was measured. */
+export function usePreflight(brandId: string, stamp: string, measured = 0) {
+  return useQuery({
+    queryKey: ['preflight', brandId, stamp, measured],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/preflight', at(brandId))),
+    placeholderData: (previous) => previous,
+  });
+}
+
+/** The fixes of a finding, worked out when it is looked at; `stamp` changes with every revision. */
+export function useFixes(brandId: string, stamp: string, finding: { page: string; key: string }, wanted: boolean) {
+  return useQuery({
+    queryKey: ['fixes', brandId, stamp, finding.page, finding.key],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/preflight/fixes', {
+          ...at(brandId),
+          body: { page: finding.page, key: finding.key },
+          signal,
+        }),
+      ),
+    enabled: wanted,
+    gcTime: 60_000,
+  });
+}
+
+/** The changes that would mend most on the whole site. */
+export function useMendings(brandId: string, stamp: string, wanted: boolean) {
+  return useQuery({
+    queryKey: ['mendings', brandId, stamp],
+    queryFn: ({ signal }) =>
+      unwrap(client.GET('/api/brands/{brand_id}/preflight/mendings', { ...at(brandId), signal })),
+    enabled: wanted,
+    gcTime: 60_000,
+  });
+}
+
+/** What a fix would come to: the page as it is drawn with it, and its effect on the whole site. */
+export function useTrial(
+  brandId: string,
+  stamp: string,
+  page: string,
+  scheme: 'light' | 'dark',
+  fix: { label: string; changes: object[] } | null,
+) {
+  const key = [brandId, stamp, JSON.stringify(fix?.changes ?? null)];
+  const drawn = useQuery({
+    queryKey: ['trial', ...key, page, scheme],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/pages/{page_id}/foreseen', {
+          params: { path: { brand_id: brandId, page_id: page } },
+          body: { scheme, changes: (fix?.changes ?? []) as Change[] },
+          signal,
+        }),
+      ),
+    enabled: fix !== null,
+    gcTime: 30_000,
+    retry: false,
+  });
+  const effect = useQuery({
+    queryKey: ['weigh', ...key],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.POST('/api/brands/{brand_id}/preflight/weigh', {
+          ...at(brandId),
+          body: { label: fix?.label ?? '', changes: (fix?.changes ?? []) as Change[] },
+          signal,
+        }),
+      ),
+    enabled: fix !== null,
+    gcTime: 30_000,
+    retry: false,
+  });
+  return { html: drawn.data?.html, effect: effect.data };
+}
+
+/** The fixes of all findings of a rule, as one change that is not stored. */
+export async function allOf(brandId: string, rule: string) {
+  return unwrap(client.POST('/api/brands/{brand_id}/preflight/all-of', { ...at(brandId), body: { rule } }));
+}
+
+/** How far a browser has looked at the pages as they are now; asked again and again while some wait for it. */
+export function useMeasuring(brandId: string, stamp: string) {
+  return useQuery({
+    queryKey: ['measuring', brandId, stamp],
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/preflight/measuring', at(brandId))),
+    placeholderData: (previous: Measuring | undefined) => previous,
+    refetchInterval: (query) => (query.state.data?.waiting ? 800 : false),
+    staleTime: 0,
+  });
+}
+
+/** Has the pages measured, or lets go of what waits for it. */
+export function useMeasure(brandId: string, stamp: string) {
+  const queries = useQueryClient();
+  const put = (told: Measuring) => queries.setQueryData(['measuring', brandId, stamp], told);
+  const start = useMutation({
+    mutationFn: () => unwrap(client.POST('/api/brands/{brand_id}/preflight/measuring', at(brandId))),
+    onSuccess: put,
+  });
+  const stop = useMutation({
+    mutationFn: () => unwrap(client.DELETE('/api/brands/{brand_id}/preflight/measuring', at(brandId))),
+    onSuccess: put,
+  });
+  return { start, stop };
+}

@@ -1,0 +1,55 @@
+import type { Finding, RuleCard } from '../../api/client';
+
+export const FAMILIES: Record<string, string> = {
+  contrast: 'Contrast',
+  interaction: 'Interaction',
+  pictures: 'Pictures',
+  content: 'Content',
+  links: 'Links',
+  forms: 'Forms',
+  type: 'Type',
+  structure: 'Structure',
+  layout: 'Layout',
+  publishing: 'Publishing',
+  code: 'Own code',
+  brand: 'Brand',
+  consistency: 'Consistency',
+};
+
+export const familyOf = (rule: string) => rule.split('/')[0] ?? '';
+export const stops = (finding: Finding) => finding.severity === 'stop' && finding.outcome === 'fail' && !finding.waived;
+export const idOf = (finding: { page: string; key?: string }) => `${finding.page} ${finding.key ?? ''}`;
+
+/** A measured figure, floored, with as many places as its unit needs. */
+export function figure(value: number | null, unit: string): string {
+  if (value === null) return '';
+  const places = unit === 'lines' ? 0 : unit === 'px' ? 1 : 2;
+  const scale = 10 ** places;
+  return (Math.floor(value * scale + 1e-9) / scale).toFixed(places);
+}
+
+export type Grouping = 'mending' | 'page' | 'rule';
+export type Group = { id: string; name: string; rule?: RuleCard | undefined; findings: Finding[] };
+
+/** Findings in groups, in the order of their first ones. */
+export function grouped(
+  findings: Finding[],
+  by: 'page' | 'rule',
+  rules: RuleCard[],
+  nameOf: (page: string) => string,
+): Group[] {
+  const made = new Map<string, Group>();
+  for (const finding of findings) {
+    const id = by === 'page' ? finding.page : finding.rule;
+    const rule = rules.find((one) => one.id === finding.rule);
+    const known = made.get(id) ?? {
+      id,
+      name: by === 'page' ? nameOf(id) : (rule?.title ?? id),
+      rule: by === 'rule' ? rule : undefined,
+      findings: [],
+    };
+    known.findings.push(finding);
+    made.set(id, known);
+  }
+  return [...made.values()];
+}
