@@ -5,7 +5,7 @@ from pathlib import Path
 
 from formulon.core.checks.rule import rules
 
-STAGE = Path(__file__).parents[2] / "web" / "src" / "stages" / "preflight" / "PreflightStage.tsx"
+STAGE = Path(__file__).parents[2] / "web" / "src" / "stages" / "preflight" / "findings.ts"
 
 
 def test_every_family_of_rules_has_a_name_in_preflight() -> None:

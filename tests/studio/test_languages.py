@@ -215,4 +215,6 @@ def test_brands_from_before_there_were_languages_get_them(workspace: Any, quillm
     assert Document.objects.get(brand=made, name="languages").body == {"further": {}}
     frame = {"order": [], "forms_at": ""}
     assert made.planned["frame"] == frame == Document.objects.get(brand=made, name="frame").body
-    assert made.releases.get().snapshot == {"frame": frame, "languages": {"further": {}}}
+    checks = {"weights": {}, "notes_hold": False, "measured": True, "waivers": []}
+    assert made.releases.get().snapshot == {"frame": frame, "languages": {"further": {}}, "checks": checks}
+    assert Document.objects.get(brand=made, name="checks").body == checks

@@ -2,21 +2,14 @@
 
 from dataclasses import dataclass, field
 
+from formulon.core.checks.drawn_facts import DRAWN, DrawnFact
+from formulon.core.checks.place import PagePlace as PagePlace
 from formulon.core.site.backdrop import Demand
 from formulon.core.system.policy import AA, Policy
 from formulon.core.type.fit import Fit
 from formulon.core.type.library import Family
 
 LARGE_PX, LARGE_BOLD_PX, BOLD = 24.0, 56 / 3, 700  # WCAG 2.2, "large scale": 18 pt, or 14 pt and bold; 1 pt is 4/3 px
-
-
-@dataclass(frozen=True, slots=True)
-class PagePlace:
-    """Where a fact is: page, section and slot. Header and footer are sections of every page."""
-
-    page: str
-    section: str
-    slot: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -136,6 +129,7 @@ class PageHead:
     first: bool = False  # whether it is the start page, at which what holds for the whole site is told
     ruled_out: tuple[tuple[str, str], ...] = ()  # what the guideline rules out on pages, each with its sentence
     drawn: frozenset[str] = frozenset()  # of what can be ruled out, what the style of the whole site has
+    alone: bool = False  # need not be led to: it is in the menu, or meant to be found by nobody
 
 
 @dataclass(frozen=True, slots=True)
@@ -156,6 +150,45 @@ class SectionHead:
     rows: int = 0
     foot: float = 0.0
     moved: tuple[str, ...] = ()
+    departs: bool = False  # keeps a ground or layout of its own
+    reason: str = ""  # why it does
+
+
+@dataclass(frozen=True, slots=True)
+class Heading:
+    """The words of a heading of a level, or of a button at level 0, for what is asked of all of them."""
+
+    place: PagePlace
+    text: str
+    level: int
+
+
+@dataclass(frozen=True, slots=True)
+class Passage:
+    """A longer text of a page's own, for what is asked of all of them."""
+
+    place: PagePlace
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class Spelling:
+    """How something that a site names again and again is written at a place: what it is (“date”, “time”, “telephone”, “quotation”), in
+    which form, and an example."""
+
+    place: PagePlace
+    what: str
+    form: str
+    sample: str
+
+
+@dataclass(frozen=True, slots=True)
+class ColorsDrawn:
+    """The colours that a page's texts, controls and grounds are drawn in, as hex, and on the first page those that the brand has fixed."""
+
+    place: PagePlace
+    colors: frozenset[str]
+    exact: tuple[tuple[str, str], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -236,6 +269,7 @@ class PageForm:
     icons: int = 0
     bytes: int = 0  # of all that is asked for to draw it, itself included
     first: bool = False  # whether it is the start page
+    canonical: str = ""  # the address that it gives as its own
 
 
 @dataclass(frozen=True, slots=True)
@@ -303,11 +337,25 @@ class Differs:
 
 
 # What a browser alone tells of a page.
-MEASURED = (PageBox, CutText, Named, PictureBox, PageForm, Style, Allowed, LinkInText, EmptyHeading, OtherHosts, Differs)
+MEASURED = (
+    PageBox,
+    CutText,
+    Named,
+    PictureBox,
+    PageForm,
+    Style,
+    Allowed,
+    LinkInText,
+    EmptyHeading,
+    OtherHosts,
+    Differs,
+    *DRAWN,
+)
 
 Fact = (
     TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
-    | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed | LinkInText | EmptyHeading | OtherHosts | Differs
+    | Heading | Passage | Spelling | ColorsDrawn
+    | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed | LinkInText | EmptyHeading | OtherHosts | Differs | DrawnFact
 )  # fmt: skip
 
 

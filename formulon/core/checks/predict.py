@@ -3,6 +3,7 @@
 from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import fields, replace
 from functools import cache, cached_property, partial
+from itertools import chain
 from operator import attrgetter
 from types import MappingProxyType
 from typing import Any
@@ -12,6 +13,7 @@ from formulon.core.checks.frame_facts import HOME, footer_facts, header_facts
 from formulon.core.checks.guideline import drawn_everywhere, ruled_out
 from formulon.core.checks.own_code import code_facts
 from formulon.core.checks.page_facts import (
+    ColorsDrawn,
     Destination,
     Fact,
     OnPicture,
@@ -26,6 +28,7 @@ from formulon.core.checks.page_facts import (
     is_large,
 )  # fmt: skip
 from formulon.core.checks.picture_facts import picture_fact
+from formulon.core.checks.wording import with_wording
 from formulon.core.color.srgb import RGB, from_hex
 from formulon.core.color.treatment import Treatment
 from formulon.core.site.attached import action_note, noted
@@ -110,6 +113,13 @@ class Prediction:
 
     def page(self, page: Page) -> Iterator[Fact]:
         """All facts of a page, in the order in which it is read."""
+        return self.worded(self._page(page))
+
+    def worded(self, facts: Iterable[Fact]) -> Iterator[Fact]:
+        """The same with what is asked of all their words together."""
+        return with_wording(facts, self.language, self.site.identity.name)
+
+    def _page(self, page: Page) -> Iterator[Fact]:
         above, below = self.around
         yield from self.head(page)
         yield from map(partial(_on_page, page), above)
@@ -124,20 +134,24 @@ class Prediction:
 
     def own(self, page: Page) -> Iterator[Fact]:
         """The facts of a page without header and footer, which are the same on every page."""
-        yield from self.head(page)
-        yield from self.sections(page)
+        return self.worded(chain(self.head(page), self.sections(page)))
 
     def frame(self, page: Page) -> Iterator[Fact]:
         """The facts of header and footer, placed on a page."""
-        yield from header_facts(self, page)
-        yield from footer_facts(self, page)
+        return self.worded(chain(header_facts(self, page), footer_facts(self, page)))
 
     def head(self, page: Page) -> Iterator[Fact]:
         first = page.id == self.site.drawn[0].id
         yield PageHead(
             PagePlace(page.id, "", ""), page.name, page.title, page.description, self.language, first, self.ruled_out,
             drawn_everywhere(self.site.choices, self.system) if first and self.ruled_out else frozenset(),
+            page.menu or not page.searched,
         )  # fmt: skip
+        if first:
+            exact = tuple((color.name, color.parsed.hex) for color in self.site.identity.colors)
+            yield ColorsDrawn(PagePlace(page.id, "", ""), frozenset(), exact)
+        grounds = frozenset(self.system.css(f"ground/{one.ground}/background") for one in page.sections if one.ground)
+        yield ColorsDrawn(PagePlace(page.id, "", ""), grounds)
 
     def sections(self, page: Page) -> Iterator[Fact]:
         for section in page.sections:
@@ -151,7 +165,7 @@ class Prediction:
         foot = self.foot(section) if section.id == first else 0.0
         yield SectionHead(
             place, section.kind, section.layout, section.ground, section.kind in FRAME, len(held or ()), rows_of(section), foot,
-            tuple(movers(page).get(section.id, ())),
+            tuple(movers(page).get(section.id, ())), section.departs, section.reason,
         )  # fmt: skip
         standing, cards = list[TextRun](), on_card(section, self.site.choices)
         for path, (slot, value) in slot_values(section).items():

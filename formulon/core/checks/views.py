@@ -5,22 +5,32 @@ from collections import defaultdict
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
+from typing import TypeVar
 
+from formulon.core.checks.drawn_facts import Control, FrameTexts, PageValues, SiteRoot
 from formulon.core.checks.page_facts import (
     Allowed,
+    ColorsDrawn,
     Destination,
     Fact,
+    Heading,
     OtherHosts,
     PageForm,
     PageHead,
     PagePlace,
+    Passage,
     SectionHead,
+    Spelling,
     Style,
     TextRun,
 )
 
+F = TypeVar("F")
 # What is kept of a page for the rules that look at the whole site.
-KEPT = (PageHead, PageForm, SectionHead, Destination, Style, Allowed, OtherHosts)
+KEPT = (
+    PageHead, PageForm, SectionHead, Destination, Style, Allowed, OtherHosts, Heading, Passage, Spelling, ColorsDrawn, PageValues, FrameTexts,
+    SiteRoot, Control,
+)  # fmt: skip
 
 
 @dataclass(frozen=True, eq=False)
@@ -78,6 +88,22 @@ class SiteView:
     pages: tuple[PageView, ...]
     allowed: Allowed | None = None
     hosts: tuple[str, ...] = ()  # others that it asks for something
+    held: tuple[Fact, ...] = ()  # all that is kept of it, in the order of the pages
+
+    def all_of(self, kind: type[F]) -> tuple[F, ...]:
+        """The facts of a kind, page by page. Worked out once."""
+        if kind not in self._by_kind:
+            self._by_kind[kind] = tuple(one for one in self.held if isinstance(one, kind))
+        return self._by_kind[kind]  # type: ignore[return-value]
+
+    @cached_property
+    def _by_kind(self) -> dict[type, tuple[Fact, ...]]:
+        return {}
+
+    @cached_property
+    def frames(self) -> frozenset[str]:
+        """The sections that every page has."""
+        return frozenset(name for page in self.pages for name in page.frame)
 
     @cached_property
     def styles(self) -> tuple[Style, ...]:
@@ -118,4 +144,4 @@ def site_of(facts: Iterable[Fact]) -> SiteView | None:
     pages = tuple(pages_of(held))
     allowed = next((fact for fact in held if isinstance(fact, Allowed)), None)
     hosts = next((fact.hosts for fact in held if isinstance(fact, OtherHosts)), ())
-    return SiteView(pages[0].place, pages, allowed, hosts) if pages else None
+    return SiteView(pages[0].place, pages, allowed, hosts, tuple(held)) if pages else None

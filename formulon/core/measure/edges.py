@@ -8,6 +8,8 @@ from urllib.parse import unquote
 
 from formulon.core.measure.files import SiteFiles
 
+ZOOMED = 640  # px that are left of 1280 at twice the size (WCAG 2.2, 1.4.4), at which a page is looked at as well
+SHEET = 718  # px that a sheet of A4 has with margins of 1 cm, at 96 to the inch (CSS Paged Media 3)
 MOST = 6  # widths; a site that names more is looked at beside those that it names most
 _EM = 16.0  # px: what em and rem are in a media query (Media Queries 4, 1.3)
 _SHEET = re.compile(rb"<link\b[^>]*\brel\s*=\s*[\"']?stylesheet[^>]*>", re.IGNORECASE)
@@ -30,7 +32,7 @@ def edges(files: SiteFiles, path: str) -> tuple[int, ...]:
                 _of_sheet(files, normpath(join(dirname(path), unquote(found[1].decode("utf-8", "replace")).partition("?")[0])))
             )
     most = [width for width, _ in sorted(counts.items(), key=lambda one: (-one[1], one[0]))[:MOST]]
-    return tuple(width + step for width in sorted(most) for step in (-1, 0))
+    return tuple(sorted({ZOOMED, *(width + step for width in most for step in (-1, 0))}))
 
 
 @lru_cache(maxsize=64)

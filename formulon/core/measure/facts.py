@@ -5,6 +5,7 @@ from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence, Set
 from typing import Literal, TypeVar
 from urllib.parse import unquote, urljoin, urlsplit
 
+from formulon.core.checks.drawn_facts import SiteRoot
 from formulon.core.checks.page_facts import (
     CutText,
     Destination,
@@ -23,10 +24,12 @@ from formulon.core.checks.page_facts import (
     Target,
     TextRun,
 )
+from formulon.core.checks.wording import with_wording
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.measure.drawn import drawn_facts
 from formulon.core.measure.files import SiteFiles
-from formulon.core.measure.seen import At, EdgeSeen, PageSeen, SeenAt, TargetSeen, TextSeen
+from formulon.core.measure.seen import At, Besides, EdgeSeen, PageSeen, SeenAt, TargetSeen, TextSeen
 from formulon.core.measure.serving import HOST, START
 from formulon.core.type.fit import Fit
 
@@ -44,11 +47,12 @@ class Page:
 
     def __init__(
         self, path: str, seen: Mapping[int, PageSeen], pixels: Mapping[int, Pixels], edges: Mapping[int, EdgeSeen] | None = None,
-        name: str = "", scheme: Scheme = "light",
+        name: str = "", scheme: Scheme = "light", besides: Besides | None = None,
     ) -> None:  # fmt: skip
         self.path, self.seen, self.pixels = path, dict(sorted(seen.items())), pixels
         self.edges, self.name, self.scheme = dict(edges or {}), name or path, scheme
         self.widest = self.seen[max(self.seen)]
+        self.besides = besides or Besides()
 
     def place(self, section: str = "", slot: str = "") -> PagePlace:
         return PagePlace(self.name, section, slot)
@@ -66,17 +70,24 @@ class Page:
         asked = (urlsplit(one.address).hostname for seen in self.seen.values() for one in seen.requests)
         return frozenset(host for host in asked if host and host != HOST)
 
-    def facts(self, files: SiteFiles, first: bool) -> Iterator[Fact]:
-        """All of a page."""
+    def facts(self, files: SiteFiles, first: bool, name: str = "") -> Iterator[Fact]:
+        """All of a page, with what is asked of all its words together; `name` is that of the brand, where it is known."""
+        return with_wording(self._facts(files, first), self.widest.lang or "en", name)
+
+    def _facts(self, files: SiteFiles, first: bool) -> Iterator[Fact]:
         page = self.widest
         name = self.path.rsplit("/", 1)[-1]
         # A page that search engines are kept from needs nothing for them to show.
         described = page.description or ("-" if "noindex" in page.robots.lower() else "")
-        yield PageHead(self.place(), name, page.title, described, page.lang or "en", first)
+        alone = "noindex" in page.robots.lower() or name.startswith(("404", "thank"))
+        yield PageHead(self.place(), name, page.title, described, page.lang or "en", first, alone=alone)
         yield PageForm(
             self.place(), page.title, page.lang, page.viewport, page.mains, tuple(page.twice), page.robots, page.icons,
             round(files.sizes.get(self.path, 0) + sum(one.bytes for one in page.requests)), first,
+            page.canonical,
         )  # fmt: skip
+        if first:
+            yield _root(files)
         looked: list[tuple[int, EdgeSeen | PageSeen]] = sorted(
             [*self.edges.items(), *self.seen.items()], key=lambda one: one[0]
         )
@@ -99,6 +110,7 @@ class Page:
             yield EmptyHeading(self._at(empty))
         for field in self._once(lambda seen: seen.fields):
             yield Named(self._at(field), "field", field.label, field.hint)
+        yield from drawn_facts(self)
 
     def texts(self, frames: Set[str] = frozenset()) -> Iterator[Fact]:
         """Its texts; `frames` are the parts of which each page has the same."""
@@ -193,6 +205,22 @@ class Page:
             yield PictureBox(
                 place, picture.source.removeprefix(START), picture.natural, picture.inside, picture.fit, not picture.broken
             )
+
+
+def _root(files: SiteFiles) -> SiteRoot:
+    """What the root of a site says to search engines. A file for robots that forbids everybody everything is found as RFC 9309 has it."""
+    robots = files.read("robots.txt").decode("utf-8", "replace") if "robots.txt" in files.sizes else ""
+    agents, rules, all_of = list[str](), False, False
+    for line in robots.splitlines():
+        key, _, value = (part.strip() for part in line.partition("#")[0].partition(":"))
+        if key.lower() == "user-agent":
+            agents, rules = ([value] if rules else [*agents, value]), False
+        elif key.lower() in ("allow", "disallow"):
+            rules = True
+            all_of = all_of or (key.lower() == "disallow" and value == "/" and "*" in agents)
+    said = files.read("sitemap.xml").decode("utf-8", "replace") if "sitemap.xml" in files.sizes else ""
+    listed = frozenset(urlsplit(one.strip()).path for one in re.findall(r"<loc>([^<]+)</loc>", said))
+    return SiteRoot(PagePlace("", "", ""), bool(said), bool(robots), all_of, len(files.pages), listed)
 
 
 def _is_drawing(source: str) -> bool:

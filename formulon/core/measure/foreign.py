@@ -22,14 +22,21 @@ from formulon.core.type.library import SHIPPED
 _NOWHERE = PagePlace("", "", "")
 # Rules that hold for any page. The others are about what only a site of Formulon's has: kinds, layouts, grounds, a guideline.
 HELD = frozenset((
-    "consistency/heading-styles", "consistency/many-fonts", "consistency/many-sizes", "consistency/navigation",
-    "consistency/near-colors", "consistency/stray-colors", "consistency/stray-fonts", "content/alternative-text",
-    "content/sample-text", "contrast/text-minimum", "interaction/names", "interaction/target-size", "layout/reflow",
-    "layout/text-cut", "layout/viewport", "links/dead-destination", "links/one-destination", "links/told-in-text",
-    "pictures/stretched", "pictures/too-small", "publishing/icon", "publishing/kept-away", "publishing/other-hosts",
-    "publishing/title-description", "publishing/titles-apart", "publishing/weight", "structure/empty-heading",
-    "structure/heading-order", "structure/ids-apart", "structure/landmarks", "structure/language", "type/capitals",
-    "type/least-size", "type/line-height", "type/measure",
+    "consistency/buttons", "consistency/capitals-of-words", "consistency/corners", "consistency/frame",
+    "consistency/full-stops", "consistency/heading-styles", "consistency/many-fonts", "consistency/many-sizes",
+    "consistency/navigation", "consistency/near-colors", "consistency/shadows", "consistency/stray-colors",
+    "consistency/stray-fonts", "consistency/weights", "content/alternative-text", "content/repeated", "content/sample-text",
+    "content/written-alike", "contrast/dichromacy", "contrast/field-edge", "contrast/focus-ring", "contrast/hint",
+    "contrast/text-minimum", "interaction/focus-covered", "interaction/focus-forced",
+    "interaction/focus-seen", "interaction/names", "interaction/reached", "interaction/target-size", "layout/gap",
+    "layout/left-edges", "layout/on-paper", "layout/overlap", "layout/reflow", "layout/shift", "layout/text-cut", "layout/viewport",
+    "links/dead-destination", "links/labels-for-one", "links/one-destination", "links/orphan-page", "links/told-in-text",
+    "pictures/row-proportions", "pictures/stretched", "pictures/too-small", "publishing/canonical",
+    "publishing/first-picture-late", "publishing/icon", "publishing/kept-away", "publishing/missing-file",
+    "publishing/other-hosts", "publishing/picture-forms", "publishing/sitemap", "publishing/title-description",
+    "publishing/titles-apart", "publishing/weight", "structure/empty-heading", "structure/heading-order", "structure/ids-apart",
+    "structure/landmarks", "structure/language", "type/capitals", "type/least-size", "type/line-height", "type/measure",
+    "type/text-spacing", "type/zoom",
 ))  # fmt: skip
 
 # What is about no page more than another.

@@ -1,6 +1,7 @@
 """Looking at the pages of a site with a browser: every page at every width, with progress, and ended when nobody waits for it."""
 
 import asyncio
+import json
 from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
@@ -13,10 +14,10 @@ from playwright.async_api import Page as Tab
 from formulon.core.errors import BrowserError
 from formulon.core.measure.behind import read_pixels
 from formulon.core.measure.chromium import browsing
-from formulon.core.measure.edges import edges
+from formulon.core.measure.edges import SHEET, edges
 from formulon.core.measure.facts import Page, Pair, Scheme
 from formulon.core.measure.files import MOST_PAGES, SiteFiles
-from formulon.core.measure.seen import EdgeSeen, PageSeen, TextSeen
+from formulon.core.measure.seen import Besides, EdgeSeen, FocusSeen, PageSeen, TextSeen
 from formulon.core.measure.serving import START, served
 
 WIDTHS = (320, 360, 768, 1280, 1920)
@@ -24,14 +25,20 @@ HEIGHT = 900
 _PAGE_SECONDS = 20.0
 _MOST_SCREENS = 24  # of a page and a width on which pixels are read
 _PROBE = (resources.files("formulon.core.measure") / "probe.js").read_text(encoding="utf-8")
+_BESIDES = (resources.files("formulon.core.measure") / "besides.js").read_text(encoding="utf-8")
+_DESK = 1280  # px at which controls are gone through, and the widest at which texts are spaced
+_MOST_STOPS = 60  # controls of a page that the keyboard goes to
 _PLAIN = """() => { const sheet = new CSSStyleSheet(); sheet.replaceSync(`
   *, ::before, ::after { animation: none !important; transition: none !important; scroll-behavior: auto !important; caret-color: transparent !important; }
   * { pointer-events: auto !important; }
   html.formulon-bare *, html.formulon-bare ::before, html.formulon-bare ::after, html.formulon-bare ::marker { color: transparent !important;
     -webkit-text-fill-color: transparent !important; -webkit-text-stroke-color: transparent !important; text-shadow: none !important;
-    text-decoration-color: transparent !important; }`);
+    text-decoration-color: transparent !important; }
+  html.formulon-spaced body * { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important; }
+  html.formulon-spaced body p { margin-bottom: 2em !important; }`);
   document.adoptedStyleSheets = [...document.adoptedStyleSheets, sheet]; }"""
 _BARE = "on => document.documentElement.classList.toggle('formulon-bare', on)"
+_SPACED = "on => document.documentElement.classList.toggle('formulon-spaced', on)"  # as WCAG 2.2, 1.4.12 has it
 
 Progress = Callable[[int, int], None]
 Gone = Callable[[], bool]
@@ -111,12 +118,14 @@ async def looked(tab: Tab, path: str, views: Views) -> Page:
     await tab.emulate_media(color_scheme=views.scheme)
     await tab.goto(START + quote(path), wait_until="load", timeout=_PAGE_SECONDS * 1000)
     await tab.evaluate(_PLAIN)
+    desk = max((width for width in widths if width <= _DESK), default=widths[0])
     seen: dict[int, PageSeen] = {}
     pixels: dict[int, dict[str, Pair]] = {}
     for width in widths:
         if width != widths[0]:
             await tab.set_viewport_size({"width": width, "height": HEIGHT})
-        seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE, False))
+        how = {"brief": False, "whole": width == desk}
+        seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE, how))
         untold = [text for text in seen[width].texts if not text.told and not text.disabled]
         if untold:
             pixels[width] = await _pixels(tab, width, untold)
@@ -124,8 +133,36 @@ async def looked(tab: Tab, path: str, views: Views) -> Page:
     for width in views.edges:
         if width not in seen:
             await tab.set_viewport_size({"width": width, "height": HEIGHT})
-            beside[width] = EdgeSeen.model_validate_json(await tab.evaluate(_PROBE, True))
-    return Page(path, seen, pixels, beside, scheme=views.scheme)
+            beside[width] = await _briefly(tab)
+    return Page(path, seen, pixels, beside, scheme=views.scheme, besides=await _besides(tab, desk, views))
+
+
+async def _briefly(tab: Tab) -> EdgeSeen:
+    return EdgeSeen.model_validate_json(await tab.evaluate(_PROBE, {"brief": True, "whole": False}))
+
+
+async def _besides(tab: Tab, desk: int, views: Views) -> Besides:
+    """What is seen of a page with wider spacing, under the keyboard and on paper."""
+    made = Besides()
+    for width in dict.fromkeys((views.widths[0], desk)):
+        await tab.set_viewport_size({"width": width, "height": HEIGHT})
+        await tab.evaluate(_SPACED, True)
+        made.spaced[width] = await _briefly(tab)
+        await tab.evaluate(_SPACED, False)
+    await tab.evaluate(_BESIDES, "rest")
+    for _ in range(_MOST_STOPS):
+        await tab.keyboard.press("Tab")
+        told = json.loads(await tab.evaluate(_BESIDES, "focus"))
+        if told is None:
+            made.unreached = [FocusSeen.model_validate(one) for one in json.loads(await tab.evaluate(_BESIDES, "left"))]
+            break
+        if "skip" not in told:
+            made.focused.append(FocusSeen.model_validate(told))
+    await tab.set_viewport_size({"width": SHEET, "height": HEIGHT})
+    await tab.emulate_media(media="print")
+    made.paper = await _briefly(tab)
+    await tab.emulate_media(media="screen")
+    return made
 
 
 async def _pixels(tab: Tab, width: int, texts: list[TextSeen]) -> dict[str, Pair]:

@@ -20,7 +20,7 @@ from formulon.core.site.site import Site
 
 # What looks at pages: another one sees otherwise.
 _LOOKER = hashlib.blake2b(
-    b"".join((resources.files("formulon.core.measure") / name).read_bytes() for name in ("probe.js", "seen.py", "looking.py", "behind.py"))
+    b"".join((resources.files("formulon.core.measure") / name).read_bytes() for name in ("probe.js", "besides.js", "seen.py", "looking.py", "behind.py"))
 ).hexdigest()  # fmt: skip
 _SHEETS = ("tokens.css", "site.css")
 _CLASSES = re.compile(r'\bclass="([^"]*)"')

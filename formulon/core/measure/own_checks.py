@@ -75,7 +75,7 @@ class OwnChecks:
 
     def _facts(self, page: OwnPage, seen: Seen) -> Iterator[Fact]:
         policy, drawn = policy_of(self.site.choices), next(one for one in self.site.drawn if one.id == page.page)
-        for fact in seen.facts(self.own.files, self._first(page)):
+        for fact in seen.facts(self.own.files, self._first(page), self.site.identity.name):
             if isinstance(fact, TextRun):
                 yield replace(fact, policy=policy)
             elif isinstance(fact, PageHead):

@@ -7,7 +7,7 @@ from pydantic import BaseModel, TypeAdapter
 
 from formulon.core.color.srgb import RGB
 from formulon.core.measure.facts import Page, Scheme
-from formulon.core.measure.seen import EdgeSeen, PageSeen
+from formulon.core.measure.seen import Besides, EdgeSeen, PageSeen
 
 
 class _Packed(BaseModel):
@@ -16,6 +16,7 @@ class _Packed(BaseModel):
     seen: dict[int, PageSeen]
     pixels: dict[int, dict[str, tuple[RGB, RGB]]]
     edges: dict[int, EdgeSeen]
+    besides: Besides
 
 
 _FORM = TypeAdapter(_Packed)
@@ -24,7 +25,7 @@ _FORM = TypeAdapter(_Packed)
 def packed(page: Page) -> bytes:
     """A page as it was seen."""
     made = _Packed(
-        path=page.path, scheme=page.scheme, seen=page.seen, edges=page.edges,
+        path=page.path, scheme=page.scheme, seen=page.seen, edges=page.edges, besides=page.besides,
         pixels={width: dict(pairs) for width, pairs in page.pixels.items()},
     )  # fmt: skip
     return zlib.compress(json.dumps(made.model_dump(by_alias=True), ensure_ascii=False, separators=(",", ":")).encode(), 6)
@@ -33,4 +34,4 @@ def packed(page: Page) -> bytes:
 def unpacked(data: bytes, name: str = "") -> Page:
     """The page, under a name."""
     made = _FORM.validate_json(zlib.decompress(data))
-    return Page(made.path, made.seen, made.pixels, made.edges, name, made.scheme)
+    return Page(made.path, made.seen, made.pixels, made.edges, name, made.scheme, made.besides)

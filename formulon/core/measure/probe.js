@@ -1,6 +1,6 @@
 // What a page shows at one width, told as plain data. Runs in the page by the driver's hand; the page's own scripts do not. `brief` tells
-// only how wide it is scrolled, what sticks out, and which texts are cut.
-(brief) => {
+// only how wide it is scrolled, what sticks out, and which texts are cut; `whole` tells of controls, corners and shadows, too.
+({ brief, whole }) => {
   const INSIDE = 0.5;
   const root = document.documentElement;
   const style = new Map();
@@ -151,7 +151,7 @@
   };
   const box = (rect) => [rect.left + scrollX, rect.top + scrollY, rect.width, rect.height].map((one) => Math.round(one * 100) / 100);
 
-  const made = { texts: [], inText: [], empty: [], targets: [], pictures: [], links: [], fields: [], parts: [], out: [] };
+  const made = { texts: [], inText: [], empty: [], targets: [], pictures: [], links: [], fields: [], parts: [], out: [], looks: [], corners: [], shadows: [] };
   const seenParts = new Set();
   const everything = [...document.body.querySelectorAll('*')];
   scrollTo(0, 0);
@@ -251,6 +251,12 @@
   }
   for (const el of document.body.querySelectorAll('h1, h2, h3, h4, h5, h6, [role=heading]'))
     if (shown(el) && !label(el)) made.empty.push({ at: select(el), slot: slotOf(el), section: sectionOf(el) });
+  // Whether a picture has its room before it is there.
+  const reserved = (el, look) => {
+    if (el.localName !== 'img' || look.aspectRatio !== 'auto' || /^(absolute|fixed)$/.test(look.position)) return true;
+    const map = el.computedStyleMap?.();
+    return !map || (String(map.get('height')) !== 'auto' && !/%/.test(String(map.get('height'))));
+  };
   for (const el of document.body.querySelectorAll('img, input[type=image], area[href], [role=img]')) {
     if (!shown(el)) continue;
     const rect = el.getBoundingClientRect();
@@ -260,11 +266,54 @@
       at: select(el), slot: slotOf(el), section: sectionOf(el), source: el.currentSrc || el.src || '', alt, named: el.getAttribute('aria-label') ?? el.getAttribute('title') ?? '',
       hidden: el.closest('[aria-hidden=true], [role=presentation], [role=none]') !== null || /^(presentation|none)$/.test(el.getAttribute('role') ?? ''),
       led: el.closest('a, button') ? label(el.closest('a, button')) : null,
-      natural: [el.naturalWidth ?? 0, el.naturalHeight ?? 0], box: box(rect), inside: [el.clientWidth, el.clientHeight], fit: look.objectFit, broken: el.localName === 'img' && el.complete && !el.naturalWidth,
+      natural: [el.naturalWidth ?? 0, el.naturalHeight ?? 0], lazy: el.getAttribute('loading') === 'lazy', reserved: reserved(el, look), box: box(rect), inside: [el.clientWidth, el.clientHeight], fit: look.objectFit, broken: el.localName === 'img' && el.complete && !el.naturalWidth,
     });
     seenParts.add(sectionOf(el));
   }
   outside();
+  if (whole) {
+    // The even colour that a part stands on; null where only pixels tell.
+    const groundOf = (el) => {
+      let color = [0, 0, 0, 0];
+      for (let one = el; one && color[3] < 0.999; one = one.parentElement) {
+        if (drawn(one)) return null;
+        const back = parse(styleOf(one).backgroundColor);
+        if (!back) return null;
+        color = over(color, back);
+      }
+      return over(color, [255, 255, 255, 1]).slice(0, 3);
+    };
+    for (const el of document.body.querySelectorAll(pressed)) {
+      const look = styleOf(el), rect = el.getBoundingClientRect();
+      if (!shown(el) || unseen(el) || !rect.width || el.closest('[disabled], [aria-disabled=true]')) continue;
+      const filled = parse(look.backgroundColor), edge = look.borderTopStyle !== 'none' ? parseFloat(look.borderTopWidth) : 0;
+      const field = /^(input|select|textarea)$/.test(el.localName) && !/^(submit|button|reset|image)$/.test(el.type);
+      const button = !field && (el.localName !== 'a' || el.getAttribute('role') === 'button' || (look.display !== 'inline' && ((filled ?? [0, 0, 0, 1])[3] > 0.05 || edge > 0)));
+      if (!field && (!button || el.localName === 'summary')) continue;
+      const low = look.borderBottomStyle !== 'none' ? parseFloat(look.borderBottomWidth) : 0;
+      made.looks.push({
+        at: select(el), slot: slotOf(el), section: sectionOf(el), label: label(el), kind: field ? (/^(checkbox|radio|range|color|file)$/.test(el.type) ? 'choice' : 'field') : 'button',
+        filled: filled && filled[3] > 0.05 ? filled : null, ground: groundOf(el.parentElement), plain: look.backgroundImage === 'none' && look.opacity === '1',
+        edge: Math.max(edge, low), edged: parse(edge ? look.borderTopColor : look.borderBottomColor), radius: Math.min(parseFloat(look.borderTopLeftRadius) || 0, rect.height / 2), high: rect.height,
+        shadow: look.boxShadow !== 'none', size: parseFloat(look.fontSize), weight: Number(look.fontWeight), family: look.fontFamily, ink: parse(look.color),
+        hint: el.getAttribute('placeholder') && !el.value ? parse(getComputedStyle(el, '::placeholder').color) : null,
+      });
+    }
+    const corners = new Map(), shadows = new Map();
+    for (const el of everything) {
+      if (el.closest('svg')) continue;
+      const look = styleOf(el), rect = el.getBoundingClientRect();
+      if (rect.width < 24 || rect.height < 16 || !shown(el)) continue;
+      const painted = look.backgroundColor !== 'rgba(0, 0, 0, 0)' || look.backgroundImage !== 'none' || parseFloat(look.borderTopWidth) > 0 || el.localName === 'img';
+      const radius = Math.round((parseFloat(look.borderTopLeftRadius) || 0) * 10) / 10;
+      const round = radius >= Math.min(rect.width, rect.height) / 2 - 1 || look.borderTopLeftRadius.endsWith('%');
+      if (painted && radius > 0 && !round) corners.has(radius) ? corners.get(radius).count++ : corners.set(radius, { value: radius, count: 1, at: select(el), slot: slotOf(el), section: sectionOf(el) });
+      const shadow = look.boxShadow;
+      if (shadow !== 'none' && !/inset/.test(shadow)) shadows.has(shadow) ? shadows.get(shadow).count++ : shadows.set(shadow, { value: shadow, count: 1, at: select(el), slot: slotOf(el), section: sectionOf(el) });
+    }
+    made.corners = [...corners.values()].map((one) => ({ ...one, value: String(one.value) }));
+    made.shadows = [...shadows.values()].slice(0, 40);
+  }
   const attribute = (selector, name) => document.querySelector(selector)?.getAttribute(name) ?? '';
   const named = (part) => (ours && document.querySelector(`[data-section="${CSS.escape(part)}"]`)) || (part === 'body' ? document.body : document.querySelector(part));
   const frames = (part) => {
@@ -280,6 +329,6 @@
     mains: [...document.querySelectorAll('main, [role=main]')].filter(shown).length, ids: [...document.querySelectorAll('[id]')].map((one) => one.id).concat([...document.querySelectorAll('a[name]')].map((one) => one.name)),
     twice: (() => { const seen = new Set(), two = new Set(); for (const one of document.querySelectorAll('[id]')) (seen.has(one.id) ? two : seen).add(one.id); return [...two]; })(),
     inner: innerWidth, wide: root.scrollWidth, high: root.scrollHeight, backs: getComputedStyle(document.body).backgroundColor,
-    requests: performance.getEntriesByType('resource').map((one) => ({ address: one.name, bytes: one.decodedBodySize ?? 0, kind: one.initiatorType })),
+    requests: performance.getEntriesByType('resource').map((one) => ({ address: one.name, bytes: one.decodedBodySize ?? 0, kind: one.initiatorType, status: one.responseStatus ?? 0 })),
   });
 }

@@ -77,6 +77,8 @@ class PictureSeen(SeenAt):
     inside: tuple[float, float]
     fit: str
     broken: bool
+    lazy: bool = Field(default=False, description="Is asked for only when it comes near what is in sight.")
+    reserved: bool = Field(default=True, description="Has its room before it is there.")
 
 
 class InTextSeen(SeenAt):
@@ -105,6 +107,49 @@ class RequestSeen(BaseModel):
     address: str
     bytes: float
     kind: str
+    status: int = 0
+
+
+Color = tuple[float, float, float, float]
+
+
+class LookSeen(SeenAt):
+    """A button or field as it is drawn at rest. `ground` is the even colour that it stands on, None where only pixels tell; lengths in px."""
+
+    label: str
+    kind: str
+    filled: Color | None
+    ground: tuple[float, float, float] | None
+    plain: bool
+    edge: float
+    edged: Color | None
+    radius: float
+    high: float
+    shadow: bool
+    size: float
+    weight: int
+    family: str
+    ink: Color | None
+    hint: Color | None
+
+
+class ValueSeen(SeenAt):
+    """A value of style that some boxes of a page have, with the first of them."""
+
+    value: str
+    count: int
+
+
+class FocusSeen(SeenAt):
+    """A control under the keyboard. `changed` names what of its style is otherwise than at rest; `ring` is the colour of an outline and
+    `wide` its width in px; `covered` says that something else lies over all of it."""
+
+    label: str
+    changed: list[str]
+    ring: Color | None
+    wide: float
+    ground: tuple[float, float, float] | None
+    covered: bool
 
 
 class CutSeen(SeenAt):
@@ -119,6 +164,16 @@ class EdgeSeen(BaseModel):
     wide: int
     out: list[OutSeen]
     cut: list[CutSeen]
+
+
+class Besides(BaseModel):
+    """What was seen of a page beside its widths: with wider spacing by width, on paper, and under the keyboard. `unreached` are controls that
+    the keyboard did not come to."""
+
+    spaced: dict[int, EdgeSeen] = Field(default_factory=dict)
+    paper: EdgeSeen | None = None
+    focused: list[FocusSeen] = Field(default_factory=list)
+    unreached: list[FocusSeen] = Field(default_factory=list)
 
 
 class PageSeen(BaseModel):
@@ -147,3 +202,6 @@ class PageSeen(BaseModel):
     wide: int
     high: int
     requests: list[RequestSeen] = Field(default_factory=list)
+    looks: list[LookSeen] = Field(default_factory=list)
+    corners: list[ValueSeen] = Field(default_factory=list)
+    shadows: list[ValueSeen] = Field(default_factory=list)

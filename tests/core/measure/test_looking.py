@@ -41,13 +41,14 @@ def site(**pages: str) -> SiteFiles:
 def test_every_seeded_defect_is_found_and_clean_pages_are_clean() -> None:
     """Each of 91 kinds on two of three makings."""
     found = seeded.measured()
-    assert found.defects >= 180 and len({one.rule for one in seeded.DEFECTS}) >= 24
+    assert found.defects >= 240 and len({one.rule for one in seeded.DEFECTS}) >= 24
     assert found.missed == []
     assert [f"{one.rule} {one.page} {one.target}" for one in found.alarms] == []
+    # What one defect brings along: what is stretched is drawn larger, what is too wide is so on paper, three makings have three faces.
     assert {one.rule for one in found.beside} <= {
-        "pictures/too-small",
-        "consistency/many-fonts",
-    }  # what is stretched is drawn larger; three makings have three faces
+        "pictures/too-small", "consistency/many-fonts", "consistency/buttons", "layout/on-paper", "publishing/missing-file",
+        "contrast/dichromacy", "type/text-spacing", "layout/text-cut",
+    }  # fmt: skip
 
 
 def test_pages_of_our_own_are_clean_and_agree_with_what_was_predicted(quillmoor: Identity) -> None:

@@ -1,0 +1,165 @@
+"""Facts of pages as they are drawn, which only a browser tells: controls, focus, paper, wider spacing, files, and how parts lie."""
+
+from dataclasses import dataclass
+
+from formulon.core.checks.place import PagePlace
+
+
+@dataclass(frozen=True, slots=True)
+class Control:
+    """A button, field or choice at rest. Colours are hex, empty where there is none or only pixels tell; lengths in px."""
+
+    place: PagePlace
+    kind: str  # "button", "field" or "choice"
+    label: str
+    filled: str
+    ground: str
+    edge: float
+    edged: str
+    radius: float
+    high: float
+    shadow: bool
+    size: float
+    weight: int
+    family: str
+    ink: str
+    hint: str
+
+
+@dataclass(frozen=True, slots=True)
+class PageValues:
+    """The values of one kind (“corner” or “shadow”) that boxes of a page have, each with how many."""
+
+    place: PagePlace
+    kind: str
+    values: tuple[tuple[str, int], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Focused:
+    """A control under the keyboard: what of its style changes, its outline with its colour and width in px, the even colour around it,
+    and whether it is covered."""
+
+    place: PagePlace
+    label: str
+    changed: tuple[str, ...]
+    ring: str
+    wide: float
+    ground: str
+    covered: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Unreached:
+    """A control that the keyboard does not come to."""
+
+    place: PagePlace
+    label: str
+
+
+@dataclass(frozen=True, slots=True)
+class Printed:
+    """A page on paper: how wide it is and how wide a sheet is, in px, what sticks out farthest, and texts that are cut."""
+
+    place: PagePlace
+    wide: int
+    sheet: int
+    out: str
+    cut: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class SpacedText:
+    """A text that is cut once its lines, letters and words stand wider apart, with the widths at which that is so."""
+
+    place: PagePlace
+    text: str
+    widths: tuple[int, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class PictureFile:
+    """A picture's file: its form by its ending, its bytes, its size in px; whether it stands on the first screen and is asked for late; and
+    whether its room is kept until it is there."""
+
+    place: PagePlace
+    source: str
+    form: str
+    bytes: int
+    natural: tuple[float, float]
+    first_late: bool
+    reserved: bool
+
+
+@dataclass(frozen=True, slots=True)
+class MissingFile:
+    """A file that a page asks for and that is not there."""
+
+    place: PagePlace
+    address: str
+
+
+@dataclass(frozen=True, slots=True)
+class Overlap:
+    """Two texts that lie over each other at a width."""
+
+    place: PagePlace
+    text: str
+    other: str
+    width: int
+
+
+@dataclass(frozen=True, slots=True)
+class Gap:
+    """The highest stretch of a page without anything to see, in px, at a width."""
+
+    place: PagePlace
+    height: float
+    width: int
+
+
+@dataclass(frozen=True, slots=True)
+class LeftEdges:
+    """How many left edges the texts of a section have at a width, those within a few px of each other being one."""
+
+    place: PagePlace
+    count: int
+    width: int
+
+
+@dataclass(frozen=True, slots=True)
+class PictureRow:
+    """Pictures side by side, by the proportion of width to height in which each is drawn."""
+
+    place: PagePlace
+    proportions: tuple[float, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class FrameTexts:
+    """The words of header or footer as a page has them."""
+
+    place: PagePlace
+    texts: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class SiteRoot:
+    """What lies at the root of a site for search engines, and what its file for robots forbids."""
+
+    place: PagePlace
+    sitemap: bool
+    robots: bool
+    forbids_all: bool
+    pages: int
+    listed: frozenset[str] = frozenset()  # addresses that the sitemap names
+
+
+DrawnFact = (
+    Control | PageValues | Focused | Unreached | Printed | SpacedText | PictureFile | MissingFile | Overlap | Gap | LeftEdges | PictureRow
+    | FrameTexts | SiteRoot
+)  # fmt: skip
+DRAWN = (
+    Control, PageValues, Focused, Unreached, Printed, SpacedText, PictureFile, MissingFile, Overlap, Gap, LeftEdges, PictureRow,
+    FrameTexts, SiteRoot,
+)  # fmt: skip

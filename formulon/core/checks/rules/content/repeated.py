@@ -1,0 +1,27 @@
+"""No passage stands twice (common practice)."""
+
+from collections import defaultdict
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.page_facts import PagePlace, Passage
+from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
+from formulon.core.checks.views import SiteView
+
+
+@rule(
+    id="content/repeated",
+    title="No passage stands twice",
+    standard=COMMON_PRACTICE,
+    severity="note",
+    looks_at=SiteView,
+    rationale="Who reads the same paragraph again takes the page for one they have seen, and leaves.",
+    messages={"again": "“{words}…” stands in {count} places; this is not the first."},
+)
+def repeated(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
+    places: dict[str, list[PagePlace]] = defaultdict(list)
+    for one in site.all_of(Passage):
+        if one.place not in places[one.text.casefold()]:
+            places[one.text.casefold()].append(one.place)
+    for text, those in places.items():
+        for place in those[1:]:
+            yield Verdict("again", values={"words": text[:60].rstrip(), "count": len(those), "text": text[:200]}, place=place)

@@ -1,0 +1,29 @@
+"""Something leads to every page (common practice)."""
+
+from collections.abc import Iterator, Mapping
+
+from formulon.core.checks.page_facts import Destination
+from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
+from formulon.core.checks.views import SiteView
+
+
+@rule(
+    id="links/orphan-page",
+    title="Something leads to every page",
+    standard=COMMON_PRACTICE,
+    severity="note",
+    looks_at=SiteView,
+    rationale="A page to which no link leads is found by nobody.",
+    messages={"orphan": "Nothing on the site leads to “{name}”."},
+)
+def orphan_page(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
+    if len(site.pages) < 2:
+        return
+    led = {
+        one.to.removeprefix("page:").partition("#")[0]
+        for one in site.all_of(Destination)
+        if one.alive and one.to.removeprefix("page:").partition("#")[0] != one.place.page
+    }
+    for page in site.pages:
+        if page.place.page not in led and not page.head.first and not page.head.alone:
+            yield Verdict("orphan", values={"name": page.head.name, "text": page.place.page}, place=page.place)

@@ -1,0 +1,239 @@
+"""Facts of how a page is drawn, made of what was seen: controls, focus, paper, wider spacing, files, and how its parts lie."""
+
+from collections import Counter
+from collections.abc import Iterator, Mapping, Sequence
+from pathlib import PurePosixPath
+from typing import Protocol
+from urllib.parse import unquote, urlsplit
+
+from formulon.core.checks.drawn_facts import (
+    Control,
+    DrawnFact,
+    Focused,
+    FrameTexts,
+    Gap,
+    LeftEdges,
+    MissingFile,
+    Overlap,
+    PageValues,
+    PictureFile,
+    PictureRow,
+    Printed,
+    SpacedText,
+    Unreached,
+)
+from formulon.core.checks.place import PagePlace
+from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.measure.edges import SHEET
+from formulon.core.measure.seen import Besides, Box, PageSeen, PictureSeen, SeenAt, TextSeen
+from formulon.core.measure.serving import HOST
+
+_OVER = 0.25  # share of the smaller text that another has to lie over
+_LEAST_OVER = 60.0  # px² of it
+_EDGE = 6.0  # px within which left edges are one
+_ROW = 6.0  # px within which pictures stand side by side
+_FIRST_SCREEN = 900.0  # px
+_LEAST_PICTURE = 40.0  # px across of one that is looked at
+_MOST_PAIRS = 400  # texts of a page that are compared
+
+
+class SeenPage(Protocol):
+    """A page with what was seen of it."""
+
+    @property
+    def seen(self) -> Mapping[int, PageSeen]: ...
+
+    @property
+    def widest(self) -> PageSeen: ...
+
+    @property
+    def besides(self) -> Besides: ...
+
+    def place(self, section: str = "", slot: str = "") -> PagePlace: ...
+
+
+def drawn_facts(page: SeenPage) -> Iterator[DrawnFact]:
+    """All of a page."""
+    desk = max((width for width in page.seen if width <= 1280), default=min(page.seen))
+    seen = page.seen[desk]
+    yield from _controls(page, seen)
+    for kind, values in (("corner", seen.corners), ("shadow", seen.shadows)):
+        if values:
+            yield PageValues(page.place(), kind, tuple((one.value, one.count) for one in values))
+    yield from _under_keys(page)
+    yield from _on_paper(page)
+    yield from _spaced(page)
+    yield from _files(page)
+    for width, one in page.seen.items():
+        yield from _overlaps(page, width, one)
+    if gap := _gap(seen):
+        yield Gap(page.place(), gap, desk)
+    yield from _edges(page, desk, seen)
+    yield from _rows(page, seen)
+    yield from _frames(page, seen)
+
+
+def _hex(color: Sequence[float] | None) -> str:
+    if color is None or (len(color) > 3 and color[3] < 0.999):
+        return ""
+    red, green, blue = (min(255, max(0, round(part))) for part in color[:3])
+    rgb: RGB = (red, green, blue)
+    return to_hex(rgb)
+
+
+def _mixed(color: Sequence[float] | None, ground: Sequence[float] | None) -> str:
+    """A colour that may be translucent, over the ground that it stands on."""
+    if color is None or color[3] < 0.05 or (color[3] < 0.999 and ground is None):
+        return ""
+    if color[3] >= 0.999 or ground is None:
+        return _hex(color)
+    return _hex([part * color[3] + under * (1 - color[3]) for part, under in zip(color[:3], ground, strict=True)])
+
+
+def _at(page: SeenPage, one: SeenAt) -> PagePlace:
+    return page.place(one.section, one.slot or one.at)
+
+
+def _controls(page: SeenPage, seen: PageSeen) -> Iterator[Control]:
+    for one in seen.looks:
+        ground = one.ground if one.plain else None
+        filled = _mixed(one.filled, ground)
+        over = one.filled if one.filled and one.filled[3] >= 0.999 else ground
+        yield Control(
+            _at(page, one), one.kind, one.label, filled, _hex(ground), one.edge, _mixed(one.edged, over) if one.edge else "", one.radius,
+            one.high, one.shadow, one.size, one.weight, one.family.split(",")[0].strip("\"' "), _mixed(one.ink, over),
+            _mixed(one.hint, over),
+        )  # fmt: skip
+
+
+def _under_keys(page: SeenPage) -> Iterator[Focused | Unreached]:
+    for one in page.besides.focused:
+        yield Focused(
+            _at(page, one), one.label, tuple(one.changed), _mixed(one.ring, one.ground), one.wide, _hex(one.ground), one.covered
+        )
+    kinds = {target.at: target.kind for target in page.widest.targets}
+    for left in page.besides.unreached:
+        if kinds.get(left.at) in ("link", "button"):
+            yield Unreached(_at(page, left), left.label)
+
+
+def _on_paper(page: SeenPage) -> Iterator[Printed]:
+    paper = page.besides.paper
+    if paper:
+        before = {one.at for seen in page.seen.values() for one in seen.texts if one.cut}
+        out = max(paper.out, key=lambda one: one.right).at if paper.out else ""
+        cut = tuple(one.text for one in paper.cut if one.at not in before)
+        yield Printed(page.place("", out), paper.wide, SHEET, out, cut)
+
+
+def _spaced(page: SeenPage) -> Iterator[SpacedText]:
+    """Texts that are cut with wider spacing and are not without."""
+    before = {width: {text.at for text in seen.texts if text.cut} for width, seen in page.seen.items()}
+    cut: dict[str, list[int]] = {}
+    said: dict[str, SpacedText] = {}
+    for width, one in page.besides.spaced.items():
+        for text in one.cut:
+            if text.at not in before.get(width, set()):
+                cut.setdefault(text.at, []).append(width)
+                said[text.at] = SpacedText(_at(page, text), text.text, tuple(cut[text.at]))
+    yield from said.values()
+
+
+def _files(page: SeenPage) -> Iterator[PictureFile | MissingFile]:
+    requests = [one for seen in page.seen.values() for one in seen.requests]
+    sizes = {one.address: int(one.bytes) for one in requests}
+    for address, status in {one.address: one.status for one in requests}.items():
+        if status == 404 and urlsplit(address).hostname == HOST:
+            yield MissingFile(page.place(), unquote(urlsplit(address).path))
+    pictures: dict[str, list[PictureSeen]] = {}
+    for seen in page.seen.values():
+        for picture in seen.pictures:
+            pictures.setdefault(picture.at, []).append(picture)
+    for several in pictures.values():
+        one = several[-1]
+        if one.broken or not one.source.startswith("http"):
+            continue
+        large = [each for each in several if min(each.box[2:]) >= _LEAST_PICTURE]
+        late = any(each.lazy and each.box[1] + min(each.box[3], 100) < _FIRST_SCREEN * 0.75 for each in large)
+        yield PictureFile(
+            _at(page, one), PurePosixPath(urlsplit(one.source).path).name, PurePosixPath(urlsplit(one.source).path).suffix.lower(),
+            sizes.get(one.source, 0), one.natural, late, all(each.reserved for each in large),
+        )  # fmt: skip
+
+
+def _overlaps(page: SeenPage, width: int, seen: PageSeen) -> Iterator[Overlap]:
+    texts = sorted((one for one in seen.texts if one.box[2] > 4 and one.box[3] > 4 and not one.cut), key=lambda one: one.box[1])[:_MOST_PAIRS]
+    told = 0
+    for index, one in enumerate(texts):
+        for other in texts[index + 1 :]:
+            if other.box[1] >= one.box[1] + one.box[3]:
+                break
+            if _apart(one, other) and _shared(one.box, other.box) >= max(_LEAST_OVER, _OVER * min(_area(one), _area(other))):
+                yield Overlap(_at(page, other), other.text, one.text, width)
+                told += 1
+                break
+        if told == 8:
+            return
+
+
+def _apart(one: TextSeen, other: TextSeen) -> bool:
+    """Whether two texts are parts of different blocks; runs of one block share its lines."""
+    return one.block != other.block and not one.at.startswith(other.at) and not other.at.startswith(one.at)
+
+
+def _area(one: TextSeen) -> float:
+    return one.box[2] * one.box[3]
+
+
+def _shared(one: Box, other: Box) -> float:
+    across = min(one[0] + one[2], other[0] + other[2]) - max(one[0], other[0])
+    down = min(one[1] + one[3], other[1] + other[3]) - max(one[1], other[1])
+    return max(0.0, across) * max(0.0, down)
+
+
+def _gap(seen: PageSeen) -> float:
+    """The highest stretch between two things that are seen, in px."""
+    boxes: list[Box] = [
+        *(one.box for one in seen.texts),
+        *(one.box for one in seen.pictures),
+        *(one.box for one in seen.targets),
+    ]
+    spans = sorted((box[1], box[1] + box[3]) for box in boxes if box[2] > 1 and box[3] > 1)
+    high, foot = 0.0, spans[0][1] if spans else 0.0
+    for top, bottom in spans:
+        high, foot = max(high, top - foot), max(foot, bottom)
+    return round(high, 1)
+
+
+def _edges(page: SeenPage, width: int, seen: PageSeen) -> Iterator[LeftEdges]:
+    by_section: dict[str, list[float]] = {}
+    for one in seen.texts:
+        if not one.inline and not one.led:
+            by_section.setdefault(one.section, []).append(one.box[0])
+    for section, lefts in by_section.items():
+        groups: list[float] = []
+        for left in sorted(lefts):
+            if not groups or left - groups[-1] > _EDGE:
+                groups.append(left)
+        yield LeftEdges(page.place(section), len(groups), width)
+
+
+def _rows(page: SeenPage, seen: PageSeen) -> Iterator[PictureRow]:
+    """Pictures of a section that stand side by side and are about as wide."""
+    rows: dict[tuple[str, int], list[PictureSeen]] = {}
+    for one in seen.pictures:
+        if min(one.box[2:]) >= 2 * _LEAST_PICTURE:
+            rows.setdefault((one.section, round(one.box[1] / _ROW)), []).append(one)
+    for several in rows.values():
+        widths = [one.box[2] for one in several]
+        if len(several) > 1 and max(widths) <= 1.15 * min(widths):
+            yield PictureRow(_at(page, several[0]), tuple(round(one.box[2] / one.box[3], 2) for one in several))
+
+
+def _frames(page: SeenPage, seen: PageSeen) -> Iterator[FrameTexts]:
+    kinds = {part.at: part.kind for part in seen.parts if part.frame and part.kind in ("header", "footer")}
+    only = {kind for kind, count in Counter(kinds.values()).items() if count == 1}
+    for at, kind in kinds.items():
+        if kind in only:
+            texts = tuple(one.text for one in seen.texts if one.section == at and not one.led)
+            yield FrameTexts(page.place(at, kind), texts)
