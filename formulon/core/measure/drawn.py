@@ -162,13 +162,16 @@ def _files(page: SeenPage) -> Iterator[PictureFile | MissingFile]:
 
 
 def _overlaps(page: SeenPage, width: int, seen: PageSeen) -> Iterator[Overlap]:
-    texts = sorted((one for one in seen.texts if one.box[2] > 4 and one.box[3] > 4 and not one.cut), key=lambda one: one.box[1])[:_MOST_PAIRS]
+    texts = sorted(
+        (one for one in seen.texts if one.box[2] > 4 and one.box[3] > 4 and not one.cut), key=lambda one: one.box[1]
+    )[:_MOST_PAIRS]
     told = 0
     for index, one in enumerate(texts):
         for other in texts[index + 1 :]:
             if other.box[1] >= one.box[1] + one.box[3]:
                 break
-            if _apart(one, other) and _shared(one.box, other.box) >= max(_LEAST_OVER, _OVER * min(_area(one), _area(other))):
+            first, second = _lettered(one), _lettered(other)
+            if _apart(one, other) and _shared(first, second) >= max(_LEAST_OVER, _OVER * min(_area(first), _area(second))):
                 yield Overlap(_at(page, other), other.text, one.text, width)
                 told += 1
                 break
@@ -181,8 +184,15 @@ def _apart(one: TextSeen, other: TextSeen) -> bool:
     return one.block != other.block and not one.at.startswith(other.at) and not other.at.startswith(one.at)
 
 
-def _area(one: TextSeen) -> float:
-    return one.box[2] * one.box[3]
+def _lettered(one: TextSeen) -> Box:
+    """The box of a text's lines. Where lines are set tighter than its font is high, the font's box reaches beyond what has letters."""
+    left, top, wide, high = one.box
+    beyond = high - one.lines * one.line if one.line and one.lines else 0.0
+    return (left, top + beyond / 2, wide, high - beyond) if beyond > 0 else one.box
+
+
+def _area(box: Box) -> float:
+    return box[2] * box[3]
 
 
 def _shared(one: Box, other: Box) -> float:
@@ -197,6 +207,7 @@ def _gap(seen: PageSeen) -> float:
         *(one.box for one in seen.texts),
         *(one.box for one in seen.pictures),
         *(one.box for one in seen.targets),
+        *seen.drawn,
     ]
     spans = sorted((box[1], box[1] + box[3]) for box in boxes if box[2] > 1 and box[3] > 1)
     high, foot = 0.0, spans[0][1] if spans else 0.0

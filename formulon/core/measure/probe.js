@@ -151,7 +151,7 @@
   };
   const box = (rect) => [rect.left + scrollX, rect.top + scrollY, rect.width, rect.height].map((one) => Math.round(one * 100) / 100);
 
-  const made = { texts: [], inText: [], empty: [], targets: [], pictures: [], links: [], fields: [], parts: [], out: [], looks: [], corners: [], shadows: [] };
+  const made = { texts: [], inText: [], empty: [], targets: [], pictures: [], links: [], fields: [], parts: [], out: [], looks: [], corners: [], shadows: [], drawn: [] };
   const seenParts = new Set();
   const everything = [...document.body.querySelectorAll('*')];
   scrollTo(0, 0);
@@ -310,6 +310,14 @@
       if (painted && radius > 0 && !round) corners.has(radius) ? corners.get(radius).count++ : corners.set(radius, { value: radius, count: 1, at: select(el), slot: slotOf(el), section: sectionOf(el) });
       const shadow = look.boxShadow;
       if (shadow !== 'none' && !/inset/.test(shadow)) shadows.has(shadow) ? shadows.get(shadow).count++ : shadows.set(shadow, { value: shadow, count: 1, at: select(el), slot: slotOf(el), section: sectionOf(el) });
+    }
+    for (const el of document.body.querySelectorAll('svg, video, canvas, iframe, object, hr')) {
+      const rect = el.getBoundingClientRect();
+      if (!el.ownerSVGElement && shown(el) && rect.width > 8 && rect.height > 1) made.drawn.push(box(rect));
+    }
+    for (const el of everything) {
+      const rect = el.getBoundingClientRect();
+      if (rect.height > 40 && rect.height < innerHeight * 3 && rect.width > 40 && /url\(/.test(styleOf(el).backgroundImage + styleOf(el, '::before').backgroundImage + styleOf(el, '::after').backgroundImage)) made.drawn.push(box(rect));
     }
     made.corners = [...corners.values()].map((one) => ({ ...one, value: String(one.value) }));
     made.shadows = [...shadows.values()].slice(0, 40);

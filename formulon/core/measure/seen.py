@@ -205,3 +205,4 @@ class PageSeen(BaseModel):
     looks: list[LookSeen] = Field(default_factory=list)
     corners: list[ValueSeen] = Field(default_factory=list)
     shadows: list[ValueSeen] = Field(default_factory=list)
+    drawn: list[Box] = Field(default_factory=list)

@@ -8,8 +8,8 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SectionView
 
 
-def _set(one: Style) -> tuple[float, int, str, str]:
-    return round(one.size, 1), one.weight, one.family.casefold(), one.ink
+def _set(one: Style, inked: bool) -> tuple[float, int, str, str]:
+    return round(one.size, 1), one.weight, one.family.casefold(), one.ink if inked else ""
 
 
 @rule(
@@ -26,13 +26,15 @@ def heading_styles(section: SectionView, options: Mapping[str, float]) -> Iterat
     """Those that are set as few of their level are, each way once."""
     for level in range(2, 7):
         held = [one for one in section.facts if isinstance(one, Style) and one.level == level]
-        counts = Counter(map(_set, held))
+        # On another ground the same heading has another ink.
+        one_ground = len({one.ground for one in held}) == 1
+        counts = Counter(_set(one, one_ground) for one in held)
         if len(held) < 3 or len(counts) < 2:
             continue
         usual, most = counts.most_common(1)[0]
         for way, count in counts.items():
             if way != usual and count <= options["few"] * len(held) and count < most:
-                one = next(each for each in held if _set(each) == way)
+                one = next(each for each in held if _set(each, one_ground) == way)
                 values = {"text": one.text[:60], "size": _said(way), "level": level, "usual": _said(usual)}
                 yield Verdict("otherwise", values=values, place=one.place)
 
