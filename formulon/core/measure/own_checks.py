@@ -95,7 +95,18 @@ class OwnChecks:
 
     def report(self) -> Report:
         """What was found on the pages that were added."""
-        return self.pagewise.report(self.site.frame.ids, self.site.checks.waivers)
+        report = self.pagewise.report(self.site.frame.ids, self.site.checks.waivers)
+        once: dict[tuple[str, str], Finding] = {}
+        for one in report.findings:
+            known = once.get((one.page, one.key))
+            once[one.page, one.key] = one if known is None else _both(known, one)
+        return recounted(once.values(), report.counts)
+
+
+def _both(one: Finding, other: Finding) -> Finding:
+    """What was found in two schemes: the worse of the two, naming both."""
+    worse = other if other.unit == ":1" and (other.measured or 0.0) < (one.measured or 0.0) else one
+    return replace(worse, schemes=list(dict.fromkeys((*one.schemes, *other.schemes))))
 
 
 def laid_over(predicted: Report, measured: Report) -> Report:

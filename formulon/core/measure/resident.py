@@ -59,6 +59,12 @@ class Resident:
     async def _look(self, files: SiteFiles, path: str, views: Views) -> Page:
         if self._goes:
             self._goes.cancel()
+        try:
+            return await self._tried(files, path, views)
+        finally:
+            self._goes = asyncio.get_running_loop().call_later(self._idle, self._leave)
+
+    async def _tried(self, files: SiteFiles, path: str, views: Views) -> Page:
         said = ""
         for _ in range(_TRIES):
             try:
@@ -67,8 +73,6 @@ class Resident:
             except (TimeoutError, Error) as error:  # whatever state it left is thrown away with its browser
                 said = undrawn(path, error)
                 await self._end()
-            finally:
-                self._goes = asyncio.get_running_loop().call_later(self._idle, self._leave)
         raise BrowserError(said)
 
     async def _tab_for(self, files: SiteFiles) -> Tab:

@@ -79,17 +79,19 @@ class AllOfView(View):
     @extend_schema(request=preflight_shapes.AllOfRequest, responses={200: preflight_shapes.MendingCard})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         """The first fix of every finding of a rule, as one change that is not stored."""
+        brand = brand_of(request, brand_id)
         wanted = preflight_shapes.AllOfRequest.model_validate(request.data)
-        return answer(_mending(preflight.all_of(brand_of(request, brand_id), wanted.rule, gone(request))))
+        return answer(_mending(preflight.all_of(brand, wanted.rule, gone(request))))
 
 
 class WeighView(View):
     @extend_schema(request=preflight_shapes.WeighRequest, responses={200: preflight_shapes.MendingCard, 422: shapes.Problem})
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         """What changes would come to on the whole site; nothing is stored."""
+        brand = brand_of(request, brand_id)
         wanted = preflight_shapes.WeighRequest.model_validate(request.data)
         changes = [Change.model_validate(one.model_dump()) for one in wanted.changes]
-        found = preflight.weighed(brand_of(request, brand_id), wanted.label, changes, gone(request))
+        found = preflight.weighed(brand, wanted.label, changes, gone(request))
         if found is None:
             raise ChangeError("These changes do not fit the site as it is now.")
         return answer(_mending(found))

@@ -84,7 +84,7 @@ def broken(site: Site) -> Site:
                 {
                     "op": "replace",
                     "path": "/sections/1/content/items/0/text",
-                    "value": "It is cheap. TODO: a price. Ring 01632 960147.",
+                    "value": "It is cheap. TODO: a price. Ring 01632 960147. Quillmoor observatory.",
                 },
                 {"op": "add", "path": "/sections/-", "value": OWN},
                 *({"op": "add", "path": "/sections/-", "value": one} for one in FORMS),

@@ -3,11 +3,28 @@
 from collections.abc import Iterator, Mapping, Sequence
 
 from formulon.core.checks.page_facts import Heading
-from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
+from formulon.core.checks.rules.content.slots import rewritten
 from formulon.core.checks.views import SiteView
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 _STOPS = (".", "。", "।")
 _SENTENCE = 6  # words from which a heading may be a sentence
+
+
+def _as_the_others(site: Site, _: System, __: SiteView, verdict: Verdict, ___: Mapping[str, float]) -> Iterator[Remedy]:
+    text, place = str(verdict.values["text"]), verdict.place
+    if place is None:
+        return
+    label, new = (
+        ("Leave the full stop out", text.rstrip().rstrip("".join(_STOPS)))
+        if verdict.code == "stop"
+        else ("Add a full stop", f"{text}.")
+    )
+    changes = rewritten(site, place, text, new)
+    if changes:
+        yield Remedy(label, changes)
 
 
 @rule(
@@ -22,6 +39,7 @@ _SENTENCE = 6  # words from which a heading may be a sentence
         "stop": "“{words}” ends with a full stop; {count} of {all} {what} do not.",
         "none": "“{words}” has no full stop; {count} of {all} {what} have one.",
     },
+    mend=_as_the_others,
 )
 def full_stops(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     frames = site.frames

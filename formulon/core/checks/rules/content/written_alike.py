@@ -4,8 +4,22 @@ from collections import Counter, defaultdict
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Spelling
-from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
+from formulon.core.checks.rules.content.slots import rewritten
 from formulon.core.checks.views import SiteView
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
+
+
+def _as_most(site: Site, _: System, __: SiteView, verdict: Verdict, ___: Mapping[str, float]) -> Iterator[Remedy]:
+    """A number as it is written elsewhere, words in the other quotation marks; dates and times are for people to write."""
+    sample, usual = str(verdict.values["sample"]), str(verdict.values["usual"])
+    new = (
+        usual if verdict.code == "telephone" else f"{usual[0]}{sample[1:-1]}{usual[-1]}" if verdict.code == "quotation" else ""
+    )
+    changes = rewritten(site, verdict.place, sample, new) if verdict.place and new else ()
+    if changes:
+        yield Remedy(f"Write {new}", changes)
 
 
 @rule(
@@ -21,6 +35,7 @@ from formulon.core.checks.views import SiteView
         "telephone": "{sample} is written {example} elsewhere.",
         "quotation": "{sample} stands in other quotation marks than {example}.",
     },
+    mend=_as_most,
 )
 def written_alike(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
     held: dict[tuple[str, str], list[Spelling]] = defaultdict(list)
