@@ -1,7 +1,7 @@
 """The report of a site's checks as a page that a client can be shown, and that prints: what it rests on, what holds, what does not, what
 was waived by whom, and the rules."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from html import escape
 
@@ -34,7 +34,7 @@ ul { list-style: none; margin: 0; padding: 0; } li { border-top: 1px solid #c9c9
 @dataclass(frozen=True, slots=True)
 class About:
     """What a report is about and what it rests on. `measured` says how many of `views` of pages a browser has seen; `mark` is an address of
-    the brand's mark, or empty; `names` what pages are called."""
+    the brand's mark, or empty; `names` what pages are called; `seen_alone` names the rules that a browser alone can answer."""
 
     brand: str
     day: str
@@ -46,6 +46,7 @@ class About:
     views: int
     mark: str
     names: dict[str, str]
+    seen_alone: frozenset[str] = frozenset()
 
 
 def client_report(report: Report, rules: Iterable[Rule], about: About) -> str:
@@ -58,7 +59,7 @@ def client_report(report: Report, rules: Iterable[Rule], about: About) -> str:
         _table(report, held.values()),
         *_by_page(left, held, about),
         *(["<h2>Waived</h2>", f"<ul>{''.join(_item(one, held, about.names) for one in waived)}</ul>"] if waived else []),
-        _rules(held.values(), {one.rule for one in report.findings}),
+        *_rules(held.values(), {one.rule for one in report.findings}, about),
     ]
     title = f"{escape(about.brand)}: what was checked"
     return (
@@ -142,6 +143,13 @@ def _said(ref: Ref) -> str:
     return " ".join(filter(None, (ref.name, ref.clause, ref.level)))
 
 
-def _rules(rules: Iterable[Rule], found: set[str]) -> str:
-    items = "".join(f"<li>{escape(one.title)}{'' if one.id in found else ' ✓'}</li>" for one in rules)
-    return f'<h2>Rules that looked at every page</h2><p class="quiet">✓ found nothing.</p><ul class="rules">{items}</ul>'
+def _rules(rules: Iterable[Rule], found: set[str], about: About) -> Iterator[str]:
+    """The rules by whether they have looked at every page: some ask for what only a browser sees."""
+    looked, waiting = list[Rule](), list[Rule]()
+    for one in rules:
+        (waiting if one.id in about.seen_alone and about.measured < about.views else looked).append(one)
+    items = "".join(f"<li>{escape(one.title)}{'' if one.id in found else ' ✓'}</li>" for one in looked)
+    yield f'<h2>{_count(len(looked), "rule")} looked at every page</h2><p class="quiet">✓ found nothing.</p><ul class="rules">{items}</ul>'
+    if waiting:
+        items = "".join(f"<li>{escape(one.title)}</li>" for one in waiting)
+        yield f'<h2>{_count(len(waiting), "rule")} wait for a browser</h2><p class="quiet">They ask for what is only seen there.</p><ul class="rules">{items}</ul>'

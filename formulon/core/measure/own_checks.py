@@ -6,10 +6,10 @@ from dataclasses import replace
 from functools import cached_property
 
 from formulon.core.checks.findings import Finding, PageChecks, Report, recounted
-from formulon.core.checks.page_facts import Fact, PageHead, TextRun
+from formulon.core.checks.page_facts import MEASURED, Fact, PageHead, TextRun
 from formulon.core.checks.predict import Prediction
 from formulon.core.checks.profiles import Profile, profile_of
-from formulon.core.checks.rule import rules
+from formulon.core.checks.rule import Rule, rules
 from formulon.core.checks.runner import Pagewise
 from formulon.core.measure.agreement import disagreements
 from formulon.core.measure.facts import Page as Seen
@@ -24,6 +24,19 @@ _PREDICTED_BETTER = frozenset(
     ("links/dead-destination", "pictures/too-small", "publishing/other-hosts", "consistency/near-colors", "links/orphan-page")
 )
 MEASURED_RULES = (HELD | {"layout/as-predicted", "contrast/text-enhanced"}) - _PREDICTED_BETTER
+
+
+# Rules over the whole site that ask for facts which a browser alone tells.
+_OF_STYLES = frozenset((
+    "consistency/buttons", "consistency/corners", "consistency/frame", "consistency/heading-styles", "consistency/many-fonts",
+    "consistency/many-sizes", "consistency/navigation", "consistency/near-colors", "consistency/shadows", "consistency/stray-colors",
+    "consistency/stray-fonts", "consistency/weights", "publishing/canonical", "publishing/other-hosts",
+))  # fmt: skip
+
+
+def needs_browser(rule: Rule) -> bool:
+    """Whether a rule says nothing of pages that no browser has seen."""
+    return rule.looks_at in MEASURED or rule.id in _OF_STYLES
 
 
 def profile(site: Site) -> Profile:

@@ -14,7 +14,8 @@ class Reference(Shape):
 
 
 class RuleCard(Shape):
-    """A rule. `severity` is how this site weighs it, or “off”; `own` how it is declared; one that is `fixed` stops whatever is chosen."""
+    """A rule. `severity` is how this site weighs it, or “off”; `own` how it is declared; one that is `fixed` stops whatever is chosen,
+    and one for the `browser` says nothing of pages that none has seen."""
 
     id: str
     title: str
@@ -22,6 +23,7 @@ class RuleCard(Shape):
     severity: str
     own: str
     fixed: bool
+    browser: bool
     rationale: str
 
 

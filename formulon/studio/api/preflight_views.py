@@ -11,6 +11,7 @@ from rest_framework.request import Request
 from formulon.core.checks.mending import Mending
 from formulon.core.checks.rule import rules
 from formulon.core.errors import ChangeError
+from formulon.core.measure.own_checks import needs_browser
 from formulon.core.site.changes import Change
 from formulon.core.site.site import Site
 from formulon.studio.api import answers, preflight_shapes, shapes
@@ -45,6 +46,7 @@ def _cards(site: Site) -> list[preflight_shapes.RuleCard]:
             severity=weighed.get(one.id, "off"),
             own=one.severity,
             fixed=one.fixed,
+            browser=needs_browser(one),
             rationale=one.rationale,
         )
         for one in rules().values()

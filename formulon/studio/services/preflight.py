@@ -14,6 +14,7 @@ from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.rule import Rule
 from formulon.core.formats.client_report import About, client_report
 from formulon.core.measure.looking import WIDTHS
+from formulon.core.measure.own_checks import needs_browser
 from formulon.core.site.addresses import data_address
 from formulon.core.site.changes import Change
 from formulon.core.site.site import Site
@@ -71,6 +72,7 @@ def client_page(brand: Brand, gone: Callable[[], bool]) -> str:
         brand=site.identity.name, day=date_format(timezone.localdate(), "j F Y"), policy=policy_of(site.choices).name,
         pages=len(site.drawn), schemes=list(work.system.schemes), widths=WIDTHS, measured=progress.done, views=progress.total,
         mark=data_address(mark.svg) if mark else "", names={page.id: page.name for page in site.pages},
+        seen_alone=frozenset(one.id for one in rules_of(site) if needs_browser(one)),
     )  # fmt: skip
     return client_report(report(brand, work), rules_of(site), about)
 

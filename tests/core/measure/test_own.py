@@ -225,10 +225,9 @@ def test_the_browser_stays_is_started_anew_after_its_end_and_goes_by_itself() ->
         "import time; from tests.core.measure.test_own import *\n"
         "Resident(60).look(whole(index=('', '<p>x</p>')), 'index.html', Views((360,))); print('on', flush=True); time.sleep(60)"
     )
-    child = subprocess.Popen([sys.executable, "-c", code], stdout=subprocess.PIPE, cwd=Path(__file__).parents[3])
-    assert child.stdout and child.stdout.readline() == b"on\n" and browsers() - before
-    child.kill()
-    child.wait()
+    with subprocess.Popen([sys.executable, "-c", code], stdout=subprocess.PIPE, cwd=Path(__file__).parents[3]) as child:
+        assert child.stdout and child.stdout.readline() == b"on\n" and browsers() - before
+        child.kill()
     end = time.monotonic() + 20
     while browsers() - before and time.monotonic() < end:
         time.sleep(0.2)

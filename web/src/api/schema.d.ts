@@ -5176,7 +5176,8 @@ export interface components {
         RoleEnum: "headings" | "running text" | "other";
         /**
          * RuleCard
-         * @description A rule. `severity` is how this site weighs it, or “off”; `own` how it is declared; one that is `fixed` stops whatever is chosen.
+         * @description A rule. `severity` is how this site weighs it, or “off”; `own` how it is declared; one that is `fixed` stops whatever is chosen,
+         *     and one for the `browser` says nothing of pages that none has seen.
          */
         RuleCard: {
             /** Id */
@@ -5193,6 +5194,8 @@ export interface components {
             own: string;
             /** Fixed */
             fixed: boolean;
+            /** Browser */
+            browser: boolean;
             /** Rationale */
             rationale: string;
         };

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { Finding, Fix } from '../../api/client';
+import type { Finding, Fix, Preflight } from '../../api/client';
 import { useGates } from '../../api/languages';
 import { allOf, useMeasuring, usePreflight } from '../../api/preflight';
 import { stampOf } from '../../bench/documents';
@@ -25,6 +25,14 @@ const TABS = [
   { id: 'inks', name: 'Inks on grounds' },
   { id: 'rules', name: 'Rules' },
 ];
+
+/** How many rules have looked at every page, and how many wait for a browser. */
+function looked(data: Preflight): string {
+  const rules = data.rules.filter((one) => one.severity !== 'off');
+  const waiting = data.measuring.done < data.measuring.total ? rules.filter((one) => one.browser).length : 0;
+  const count = `${counted(rules.length - waiting, 'rule')} looked at every page`;
+  return waiting ? `${count}; ${waiting} more ask for what only a browser sees.` : `${count}.`;
+}
 
 /** Stage 4: what the checks found, with the place, the numbers, and fixes to take. */
 export function PreflightStage() {
@@ -135,7 +143,7 @@ export function PreflightStage() {
                   : waived.length
                     ? 'What is left is waived. The site can be released.'
                     : 'All checks pass. The site can be released.'}{' '}
-              {counted(data.rules.filter((one) => one.severity !== 'off').length, 'rule')} looked at every page.
+              {looked(data)}
             </p>
           </div>
         )}
