@@ -3,7 +3,7 @@
 from procrastinate import JobContext, RetryStrategy
 from procrastinate.contrib.django import app
 
-from formulon.studio.services import deciding, enquiries, measuring, sources, sweeping
+from formulon.studio.services import deciding, enquiries, looking, measurements, sources, sweeping
 
 
 @app.task(name="read_intake", queue="reading")
@@ -12,10 +12,10 @@ def read_intake(intake_id: int) -> None:
     sources.read_intake(intake_id)
 
 
-@app.task(name="measure_page", queue=measuring.QUEUE, pass_context=True)
+@app.task(name="measure_page", queue=measurements.QUEUE, pass_context=True)
 def measure_page(context: JobContext, measurement_id: int) -> None:
     """Looks at a page with a browser; a job that has been tried before was that of a worker that has died."""
-    measuring.measure(measurement_id, again=bool(context.job.attempts))
+    looking.measure(measurement_id, again=bool(context.job.attempts))
 
 
 @app.periodic(cron="* * * * *")
@@ -33,7 +33,7 @@ def sweep_hourly(timestamp: int) -> None:
     an earlier version kept."""
     sweeping.sweep()
     enquiries.erase_old()
-    measuring.let_go()
+    measurements.let_go()
     for picture_id in deciding.unencoded():
         deciding.encode_picture(picture_id)
 

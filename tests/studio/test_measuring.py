@@ -13,8 +13,8 @@ from formulon.core.measure.facts import Page
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.looking import Views
 from formulon.core.measure.resident import Resident
-from formulon.studio.models import Brand, Measurement, Release
-from formulon.studio.services import measuring
+from formulon.studio.models import Brand, Measurement, Release, SourceFile
+from formulon.studio.services import before, looking, measurements, measuring, sources
 from formulon.studio.tasks import measure_page
 from tests.studio.conftest import Api
 
@@ -27,7 +27,7 @@ def no_jobs(db: None) -> Iterator[None]:
     with connection.cursor() as cursor:
         cursor.execute("TRUNCATE procrastinate_jobs CASCADE")
     yield
-    measuring._browser().close()
+    looking.browser().close()
 
 
 def jobs() -> list[int]:
@@ -41,7 +41,7 @@ def jobs() -> list[int]:
 def worked() -> None:
     """Does what the queue holds, as a worker does."""
     for pk in jobs():
-        measuring.measure(pk)
+        looking.measure(pk)
 
 
 def edited(api: Api, brand: Brand, page: int, section: int, slot: str, value: Any) -> None:
@@ -90,7 +90,7 @@ def test_two_workers_never_measure_one_page_twice(brand: Brand, monkeypatch: pyt
     def work() -> None:
         try:
             for pk in held:
-                measuring.measure(pk)
+                looking.measure(pk)
         finally:
             connections.close_all()
 
@@ -106,13 +106,13 @@ def test_a_page_that_was_changed_meanwhile_is_let_go(brand: Brand, anna: Api) ->
     measuring.ask(brand)
     first = jobs()[0]
     edited(anna, brand, 0, 0, "heading", "Something else by now")
-    measuring.measure(first)
+    looking.measure(first)
     assert not Measurement.objects.filter(pk=first).exists()
 
 
 def test_what_waits_is_let_go_when_it_is_cancelled_and_can_be_asked_for_again(brand: Brand, anna: Api, reviewer: Api) -> None:
     total = anna.post(f"brands/{brand.pk}/{PATH}").json()["total"]
-    measuring.measure(jobs()[0])
+    looking.measure(jobs()[0])
     assert reviewer.delete(f"brands/{brand.pk}/{PATH}").status_code == 403
     assert anna.delete(f"brands/{brand.pk}/{PATH}").json() == {"total": total, "done": 1, "waiting": 0, "failed": []}
     worked()  # the jobs that are left find nothing to do
@@ -124,12 +124,14 @@ def test_a_job_of_a_worker_that_died_is_taken_up_again(brand: Brand) -> None:
     measuring.ask(brand)
     first = jobs()[0]
     Measurement.objects.filter(pk=first).update(state=Measurement.State.MEASURING)
-    measuring.measure(first)
+    looking.measure(first)
     assert Measurement.objects.get(pk=first).state == Measurement.State.MEASURING, "another worker seems to be at it"
-    measuring.measure(first, again=True)
+    looking.measure(first, again=True)
     assert Measurement.objects.get(pk=first).state == Measurement.State.DONE
     # Where even that is lost, asking again after a while has it measured.
-    Measurement.objects.filter(pk=first).update(state=Measurement.State.MEASURING, since=timezone.now() - 2 * measuring.STUCK)
+    Measurement.objects.filter(pk=first).update(
+        state=Measurement.State.MEASURING, since=timezone.now() - 2 * measurements.STUCK
+    )
     measuring.ask(brand)
     assert (
         not Measurement.objects.filter(pk=first).exists()
@@ -271,3 +273,35 @@ def test_rules_are_weighed_by_the_site_but_for_what_a_standard_asks_for(brand: B
     revision = anna.get(f"brands/{brand.pk}").json()["checks"]["revision"]
     assert anna.change(brand, "checks", revision, {"op": "replace", "path": "/notes_hold", "value": True}).status_code == 200
     assert anna.get(f"brands/{brand.pk}/preflight").json()["stopped"]
+
+
+# The site that the brand has had
+
+
+def test_the_old_site_among_the_files_is_checked_by_the_same_means(brand: Brand, anna: Api, stranger: Api) -> None:
+    address = f"brands/{brand.pk}/preflight/before"
+    assert anna.get(address).json()["measuring"] == {"total": 0, "done": 0, "waiting": 0, "failed": []}
+    head = '<!doctype html><html lang="en"><head><title>Old</title><link rel="stylesheet" href="style.css"></head><body><main><h1>Old site</h1>'
+    for name, data in (
+        ("old/index.html", f'{head}<p class="pale">Pale words here.</p><a href="gone.html">The prices of the year</a></main></body></html>'),
+        ("old/about.html", f"{head}<img src='dome.svg'></main></body></html>"), ("old/style.css", ".pale { color: #ccc } body { background: #fff }"),
+        ("old/dome.svg", '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" width="90" height="90"><rect width="9" height="9"/></svg>'), ("brief.txt", "x"),
+    ):  # fmt: skip
+        stored = sources.store(brand.workspace, data.encode())
+        SourceFile.objects.create(brand=brand, name=name, stored=stored, size=len(data), state="read", reading={})
+    anna.post(f"brands/{brand.pk}/{PATH}")
+    assert anna.post(address).json()["measuring"]["waiting"] == 2
+    assert anna.get(f"brands/{brand.pk}/{PATH}").json()["waiting"] > 0, "what waits for the new site goes on waiting"
+    worked()
+    told = anna.get(address).json()
+    assert told["measuring"]["done"] == 2 and told["measuring"]["waiting"] == 0 and told["found"] == len(told["findings"])
+    rules = {(one["rule"], one["page"]) for one in told["findings"]}
+    assert ("contrast/text-minimum", "old/index.html") in rules and ("links/dead-destination", "old/index.html") in rules
+    assert ("content/alternative-text", "old/about.html") in rules and ("layout/viewport", "old/about.html") in rules
+    assert stranger.get(address).status_code == 404
+    # Another style sheet draws both pages otherwise; the site of today is as it was.
+    stored = sources.store(brand.workspace, b".pale { color: #222 }")
+    SourceFile.objects.filter(brand=brand, name="old/style.css").update(stored=stored, size=21)
+    assert anna.get(address).json()["measuring"]["done"] == 0 and measuring.progress(brand).whole
+    anna.post(address)
+    assert anna.delete(address).json()["measuring"]["waiting"] == 0 and before.progress(brand).done == 0

@@ -19,7 +19,7 @@ from formulon.core.site.languages import published
 from formulon.core.site.site import Site
 
 # What looks at pages: another one sees otherwise.
-_LOOKER = hashlib.blake2b(
+LOOKER = hashlib.blake2b(
     b"".join((resources.files("formulon.core.measure") / name).read_bytes() for name in ("probe.js", "besides.js", "seen.py", "looking.py", "behind.py"))
 ).hexdigest()  # fmt: skip
 _SHEETS = ("tokens.css", "site.css")
@@ -70,7 +70,7 @@ def own_site(site: Site, open_blob: Callable[[str], bytes] | None = None) -> Own
             drawn = _drawn_from(made, path, css, digests)
             beside = edges(files, path)
             for scheme in schemes:
-                key = _digest([_LOOKER, repr((WIDTHS, beside, scheme)), drawn])
+                key = _digest([LOOKER, repr((WIDTHS, beside, scheme)), drawn])
                 pages.append(OwnPage(path, folder, page.id, scheme, key, beside))
     return OwnSite(files, tuple(pages))
 

@@ -93,3 +93,12 @@ class AllOfRequest(Shape):
 class WeighRequest(Shape):
     label: str = Field(max_length=200)
     changes: list[ChangeCard] = Field(min_length=1, max_length=20)
+
+
+class Before(Shape):
+    """What is found on the pages of the old site that were measured: the first findings, and how many there are. `page` is a file."""
+
+    measuring: Measuring
+    counts: dict[str, int]
+    findings: list[Finding]
+    found: int

@@ -17,8 +17,9 @@ from formulon.core.site.site import Site
 from formulon.studio.api import answers, preflight_shapes, shapes
 from formulon.studio.api.access import brand_of
 from formulon.studio.api.base import View, answer, gone
-from formulon.studio.services import measuring, preflight
-from formulon.studio.services.measuring import Progress
+from formulon.studio.models import Brand
+from formulon.studio.services import before, measuring, preflight
+from formulon.studio.services.measurements import Progress
 
 
 class PreflightView(View):
@@ -142,3 +143,40 @@ class MeasuringView(View):
     def delete(self, request: Request, brand_id: str) -> HttpResponseBase:
         """Lets go of what waits. What is measured stays."""
         return answer(_measuring(measuring.cancel(brand_of(request, brand_id, write=True))))
+
+
+class BeforeView(View):
+    """The site that the brand has had, checked by the same means."""
+
+    @extend_schema(operation_id="before", responses=preflight_shapes.Before)
+    def get(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """What is found on its pages, as far as they are measured."""
+        return answer(_before(brand_of(request, brand_id)))
+
+    @extend_schema(operation_id="before_start", request=None, responses=preflight_shapes.Before)
+    def post(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """Has its pages measured."""
+        brand = brand_of(request, brand_id, write=True)
+        before.ask(brand, measuring.keys(brand))
+        return answer(_before(brand))
+
+    @extend_schema(operation_id="before_stop", responses={200: preflight_shapes.Before})
+    def delete(self, request: Request, brand_id: str) -> HttpResponseBase:
+        """Lets go of what waits."""
+        brand = brand_of(request, brand_id, write=True)
+        before.cancel(brand)
+        return answer(_before(brand))
+
+
+_MOST_FINDINGS = 200
+
+
+def _before(brand: Brand) -> preflight_shapes.Before:
+    progress = before.progress(brand)
+    report = before.report(brand)
+    return preflight_shapes.Before(
+        measuring=_measuring(progress),
+        counts=report.counts,
+        findings=report.findings[:_MOST_FINDINGS],
+        found=len(report.findings),
+    )

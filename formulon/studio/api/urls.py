@@ -96,6 +96,7 @@ urlpatterns = [
     path(f"{_BRAND}/preflight/mendings", preflight_views.MendingsView.as_view()),
     path(f"{_BRAND}/preflight/all-of", preflight_views.AllOfView.as_view()),
     path(f"{_BRAND}/preflight/weigh", preflight_views.WeighView.as_view()),
+    path(f"{_BRAND}/preflight/before", preflight_views.BeforeView.as_view()),
     path(f"{_BRAND}/preflight/report.html", preflight_views.ReportView.as_view()),
     path(f"{_BRAND}/preflight/report.pdf", preflight_views.ReportPdfView.as_view()),
     path(f"{_BRAND}/preflight/measuring", preflight_views.MeasuringView.as_view()),
