@@ -54,13 +54,19 @@ def edited(api: Api, brand: Brand, page: int, section: int, slot: str, value: An
 def test_pages_are_measured_once_and_after_a_change_only_what_changed(brand: Brand, anna: Api) -> None:
     told = anna.get(f"brands/{brand.pk}/{PATH}").json()
     pages = brand.documents.filter(name__startswith="page:").count()
-    assert told == {"total": pages, "done": 0, "waiting": 0, "failed": []}
+    assert told == {"total": pages, "done": 0, "waiting": 0, "failed": [], "awaited": False}
     assert anna.post(f"brands/{brand.pk}/{PATH}").json()["waiting"] == pages
     assert anna.post(f"brands/{brand.pk}/{PATH}").json()["waiting"] == pages and len(jobs()) == pages, (
         "asked twice, queued once"
     )
     worked()
-    assert anna.get(f"brands/{brand.pk}/{PATH}").json() == {"total": pages, "done": pages, "waiting": 0, "failed": []}
+    assert anna.get(f"brands/{brand.pk}/{PATH}").json() == {
+        "total": pages,
+        "done": pages,
+        "waiting": 0,
+        "failed": [],
+        "awaited": False,
+    }
     report = anna.get(f"brands/{brand.pk}/preflight").json()
     assert report["measuring"]["done"] == pages and report["counts"]["pass"] > 300
     assert not [one for one in report["findings"] if one["rule"] == "layout/as-predicted"], "what a browser sees was predicted"
@@ -114,7 +120,13 @@ def test_what_waits_is_let_go_when_it_is_cancelled_and_can_be_asked_for_again(br
     total = anna.post(f"brands/{brand.pk}/{PATH}").json()["total"]
     looking.measure(jobs()[0])
     assert reviewer.delete(f"brands/{brand.pk}/{PATH}").status_code == 403
-    assert anna.delete(f"brands/{brand.pk}/{PATH}").json() == {"total": total, "done": 1, "waiting": 0, "failed": []}
+    assert anna.delete(f"brands/{brand.pk}/{PATH}").json() == {
+        "total": total,
+        "done": 1,
+        "waiting": 0,
+        "failed": [],
+        "awaited": False,
+    }
     worked()  # the jobs that are left find nothing to do
     assert measuring.progress(brand).done == 1
     assert anna.post(f"brands/{brand.pk}/{PATH}").json()["waiting"] == total - 1
@@ -280,7 +292,7 @@ def test_rules_are_weighed_by_the_site_but_for_what_a_standard_asks_for(brand: B
 
 def test_the_old_site_among_the_files_is_checked_by_the_same_means(brand: Brand, anna: Api, stranger: Api) -> None:
     address = f"brands/{brand.pk}/preflight/before"
-    assert anna.get(address).json()["measuring"] == {"total": 0, "done": 0, "waiting": 0, "failed": []}
+    assert anna.get(address).json()["measuring"] == {"total": 0, "done": 0, "waiting": 0, "failed": [], "awaited": False}
     head = '<!doctype html><html lang="en"><head><title>Old</title><link rel="stylesheet" href="style.css"></head><body><main><h1>Old site</h1>'
     for name, data in (
         ("old/index.html", f'{head}<p class="pale">Pale words here.</p><a href="gone.html">The prices of the year</a></main></body></html>'),

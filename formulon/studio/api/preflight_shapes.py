@@ -33,12 +33,14 @@ class UnmeasuredCard(Shape):
 
 
 class Measuring(Shape):
-    """How many views of pages there are, how many are measured as they are now, how many wait for it, and which could not be measured."""
+    """How many views of pages there are, how many are measured as they are now, how many wait for it, and which could not be measured.
+    `awaited` says that a release waits for it."""
 
     total: int
     done: int
     waiting: int
     failed: list[UnmeasuredCard]
+    awaited: bool = False
 
 
 class Preflight(Shape):

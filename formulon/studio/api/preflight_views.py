@@ -32,7 +32,7 @@ class PreflightView(View):
         return answer(
             preflight_shapes.Preflight(
                 counts=report.counts, findings=report.findings, rules=_cards(work.site), stopped=report.stopped,
-                schemes=list(work.system.schemes), undrawn=answers.undrawn(work), measuring=_measuring(measuring.progress(brand)),
+                schemes=list(work.system.schemes), undrawn=answers.undrawn(work), measuring=_of(brand, measuring.progress(brand)),
             )
         )  # fmt: skip
 
@@ -54,9 +54,15 @@ def _cards(site: Site) -> list[preflight_shapes.RuleCard]:
     ]
 
 
-def _measuring(progress: Progress) -> preflight_shapes.Measuring:
+def _measuring(progress: Progress, awaited: bool = False) -> preflight_shapes.Measuring:
     failed = [preflight_shapes.UnmeasuredCard(page=one.page, problem=one.problem) for one in progress.failed]
-    return preflight_shapes.Measuring(total=progress.total, done=progress.done, waiting=progress.waiting, failed=failed)
+    return preflight_shapes.Measuring(
+        total=progress.total, done=progress.done, waiting=progress.waiting, failed=failed, awaited=awaited
+    )
+
+
+def _of(brand: Brand, progress: Progress) -> preflight_shapes.Measuring:
+    return _measuring(progress, measuring.awaited(brand))
 
 
 class FixesView(View):
@@ -132,17 +138,20 @@ class MeasuringView(View):
     @extend_schema(operation_id="measuring", responses=preflight_shapes.Measuring)
     def get(self, request: Request, brand_id: str) -> HttpResponseBase:
         """How far it has come."""
-        return answer(_measuring(measuring.progress(brand_of(request, brand_id))))
+        brand = brand_of(request, brand_id)
+        return answer(_of(brand, measuring.progress(brand)))
 
     @extend_schema(operation_id="measuring_start", request=None, responses=preflight_shapes.Measuring)
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         """Has measured what is not measured as it is now."""
-        return answer(_measuring(measuring.ask(brand_of(request, brand_id, write=True))))
+        brand = brand_of(request, brand_id, write=True)
+        return answer(_of(brand, measuring.ask(brand)))
 
     @extend_schema(operation_id="measuring_stop", responses={200: preflight_shapes.Measuring})
     def delete(self, request: Request, brand_id: str) -> HttpResponseBase:
         """Lets go of what waits. What is measured stays."""
-        return answer(_measuring(measuring.cancel(brand_of(request, brand_id, write=True))))
+        brand = brand_of(request, brand_id, write=True)
+        return answer(_of(brand, measuring.cancel(brand)))
 
 
 class BeforeView(View):

@@ -3,6 +3,7 @@
 import hashlib
 import re
 from collections.abc import Iterator, Mapping
+from dataclasses import replace
 from functools import lru_cache
 from uuid import UUID
 
@@ -121,4 +122,5 @@ def report(brand: Brand) -> Report:
             _checks[f"{state} {key}"] = made
         work.add(_checks[f"{state} {key}"])
         frames.update(part.place.section for part in _checks[f"{state} {key}"].kept if getattr(part, "frame", False))
-    return work.report(sorted(frames))
+    report = work.report(sorted(frames))
+    return Report(report.counts, [replace(one, basis="measured") for one in report.findings])

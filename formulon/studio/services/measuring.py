@@ -1,5 +1,7 @@
 """The pages of a brand measured in a browser, and laid over what was predicted of them."""
 
+from django.conf import settings
+
 from formulon.core.checks.findings import PageChecks, Report
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.looking import Views
@@ -37,6 +39,11 @@ def keys(brand: Brand) -> list[str]:
 def progress(brand: Brand) -> Progress:
     """How far measuring a brand as it is now has come."""
     return measurements.progress_of(brand, _named(_own(sites.load(brand))))
+
+
+def awaited(brand: Brand) -> bool:
+    """Whether a release waits until a browser has seen all pages."""
+    return bool(settings.MEASURED_RELEASES) and sites.load(brand).checks.measured
 
 
 def ask(brand: Brand) -> Progress:

@@ -6,7 +6,6 @@ import os
 import zipfile
 from concurrent.futures import ThreadPoolExecutor
 
-from django.conf import settings
 from django.contrib.auth.models import User
 from django.db import transaction
 from django.utils import timezone
@@ -44,7 +43,7 @@ def publish(brand: Brand, author: User | None) -> Release:
         if folder:
             _refuse_unfinished(site, one, brand, folder)
     whole = measuring.progress(brand).whole
-    if site.checks.measured and settings.MEASURED_RELEASES and not whole:
+    if not whole and measuring.awaited(brand):
         raise Unmeasured("The release waits until a browser has looked at all its pages. Measure them in preflight.")
     drawn = rendered_all(in_all, blob_of(brand))
     if site.choices.publish_guide:

@@ -18,6 +18,7 @@ export type Mending = Schemas['MendingCard'];
 export type Measuring = Schemas['Measuring'];
 export type RuleCard = Schemas['RuleCard'];
 export type Checks = Schemas['Checks'];
+export type Before = Schemas['Before'];
 export type Preflight = Schemas['Preflight'];
 export type Library = Schemas['Library'];
 export type Pair = Schemas['Pair'];

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { client, unwrap, type Change, type Measuring } from './client';
+import { client, unwrap, type Before, type Change, type Measuring } from './client';
 
 const at = (brandId: string) => ({ params: { path: { brand_id: brandId } } });
 
@@ -109,4 +109,26 @@ export function useMeasure(brandId: string, stamp: string) {
     onSuccess: put,
   });
   return { start, stop };
+}
+
+/** The old site, checked by the same means; asked again and again while its pages wait. */
+export function useBefore(brandId: string) {
+  const queries = useQueryClient();
+  const key = ['before', brandId];
+  const told = useQuery({
+    queryKey: key,
+    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/preflight/before', at(brandId))),
+    refetchInterval: (query) => (query.state.data?.measuring.waiting ? 1000 : false),
+    staleTime: 0,
+  });
+  const put = (answer: Before) => queries.setQueryData(key, answer);
+  const start = useMutation({
+    mutationFn: () => unwrap(client.POST('/api/brands/{brand_id}/preflight/before', at(brandId))),
+    onSuccess: put,
+  });
+  const stop = useMutation({
+    mutationFn: () => unwrap(client.DELETE('/api/brands/{brand_id}/preflight/before', at(brandId))),
+    onSuccess: put,
+  });
+  return { told, start, stop };
 }

@@ -915,6 +915,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/preflight/before": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What is found on its pages, as far as they are measured. */
+        get: operations["before"];
+        put?: never;
+        /** @description Has its pages measured. */
+        post: operations["before_start"];
+        /** @description Lets go of what waits. */
+        delete: operations["before_stop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/preflight/fixes": {
         parameters: {
             query?: never;
@@ -1737,6 +1756,21 @@ export interface components {
         };
         /** @enum {string} */
         BasisEnum: "predicted" | "measured" | "both";
+        /**
+         * Before
+         * @description What is found on the pages of the old site that were measured: the first findings, and how many there are. `page` is a file.
+         */
+        Before: {
+            measuring: components["schemas"]["Measuring"];
+            /** Counts */
+            counts: {
+                [key: string]: number;
+            };
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Found */
+            found: number;
+        };
         /** @enum {unknown} */
         BlankEnum: "";
         /** BrandCard */
@@ -3877,6 +3911,7 @@ export interface components {
         /**
          * Measuring
          * @description How many views of pages there are, how many are measured as they are now, how many wait for it, and which could not be measured.
+         *     `awaited` says that a release waits for it.
          */
         Measuring: {
             /** Total */
@@ -3887,6 +3922,11 @@ export interface components {
             waiting: number;
             /** Failed */
             failed: components["schemas"]["UnmeasuredCard"][];
+            /**
+             * Awaited
+             * @default false
+             */
+            awaited: boolean;
         };
         /**
          * MendingCard
@@ -7985,6 +8025,69 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MendingCard"];
+                };
+            };
+        };
+    };
+    before: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Before"];
+                };
+            };
+        };
+    };
+    before_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Before"];
+                };
+            };
+        };
+    };
+    before_stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Before"];
                 };
             };
         };

@@ -7,6 +7,7 @@ import { useActions, useShown } from '../../bench/useBench';
 import { counted } from '../../parts/counted';
 import { Tabs } from '../../parts/Tabs';
 import { Toggles } from '../../parts/Toggles';
+import { BeforePanel } from './BeforePanel';
 import { FindingRow } from './FindingRow';
 import { FAMILIES, familyOf, grouped, idOf, stops, type Group, type Grouping } from './findings';
 import { Gate } from './Gate';
@@ -24,6 +25,7 @@ const GROUPINGS = [
 const TABS = [
   { id: 'inks', name: 'Inks on grounds' },
   { id: 'rules', name: 'Rules' },
+  { id: 'before', name: 'Old site' },
 ];
 
 /** How many rules have looked at every page, and how many wait for a browser. */
@@ -178,7 +180,13 @@ export function PreflightStage() {
       <div className="preflight-side">
         <Tabs label="Beside the findings" prefix="side" tabs={TABS} shown={side} show={setSide} />
         <div id="side-panel" role="tabpanel" aria-labelledby={`side-${side}`}>
-          {side === 'inks' ? <InkTable /> : <RulesPanel rules={data.rules} />}
+          {side === 'inks' ? (
+            <InkTable />
+          ) : side === 'rules' ? (
+            <RulesPanel rules={data.rules} />
+          ) : (
+            <BeforePanel data={data} />
+          )}
         </div>
       </div>
     </div>

@@ -416,3 +416,40 @@ describe('the rules', () => {
     expect(screen.queryByText('Headlines are short')).toBeNull();
   });
 });
+
+describe('the old site', () => {
+  const BEFORE = 'GET /api/brands/{brand_id}/preflight/before';
+  const before = (total: number, done: number, ...findings: Finding[]) => ({
+    measuring: { total, done, waiting: 0, failed: [] },
+    counts: {},
+    findings,
+    found: findings.length + 3,
+  });
+
+  it('that there is none of says what to do', async () => {
+    answers({ [REPORT]: report(), [BEFORE]: before(0, 0) });
+    draw(<PreflightStage />);
+    await userEvent.click(await screen.findByRole('tab', { name: 'Old site' }));
+    expect(await screen.findByText(/Add the pages of the site/)).toBeVisible();
+  });
+
+  it('is looked at, and stands beside what there is now', async () => {
+    const known: Record<string, unknown> = { [REPORT]: report(note), [BEFORE]: before(2, 0) };
+    known['POST /api/brands/{brand_id}/preflight/before'] = before(2, 2, finding({ page: 'old.html' }), note);
+    known[FIXES] = { there: true, fixes: [] };
+    answers(known);
+    draw(<PreflightStage />);
+    await userEvent.click(await screen.findByRole('tab', { name: 'Old site' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Look at the old site' }));
+    expect(await screen.findByText('2 pages of the old site among the files, 2 seen in the browser.')).toBeVisible();
+    const rows = within(screen.getByRole('tabpanel')).getAllByRole('row');
+    expect(rows.map((row) => row.textContent)).toEqual([
+      'Stops and notesBeforeNow',
+      'All1 · 10 · 1',
+      'Contrast1 · 00 · 0',
+      'Type0 · 10 · 1',
+    ]);
+    expect(screen.getByText('old.html · 1280 px')).toBeVisible();
+    expect(screen.getByText('and 3 findings more.')).toBeVisible();
+  });
+});

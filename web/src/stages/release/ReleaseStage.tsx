@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { client, Problem, unwrap } from '../../api/client';
+import { client, unwrap } from '../../api/client';
 import { useMeasure, useMeasuring } from '../../api/preflight';
 import { Editable } from '../../parts/Editable';
 import { PageFrame } from '../../sheet/PageFrame';
@@ -30,15 +30,18 @@ export function ReleaseStage() {
     if (busy || waits) return;
     setBusy(true);
     try {
+      if (told?.awaited && !seen) {
+        await start.mutateAsync();
+        setWaitsFor(stamp);
+        return;
+      }
       const path = { params: { path: { brand_id: brand.id } } };
       await write(
         (headers) => unwrap(client.POST('/api/brands/{brand_id}/releases', { ...path, headers })),
         (answer) => answer,
       );
     } catch (error) {
-      if (error instanceof Problem && error.code === 'release-unmeasured')
-        await start.mutateAsync().then(() => setWaitsFor(stamp), report);
-      else report(error);
+      report(error);
     } finally {
       setBusy(false);
     }
