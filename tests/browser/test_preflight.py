@@ -17,7 +17,6 @@ from formulon.studio.models import Brand, Document, Measurement, Release, Source
 from formulon.studio.services import sources
 from tests.browser.conftest import ROOT, open_demo, saved, stage, violations
 
-
 SEEN = 180_000  # ms in which a worker starts, its browser too, and all pages are seen, on a slow machine
 
 
@@ -120,7 +119,9 @@ def test_the_old_site_stands_beside_what_there_is_now(page: Page, demo: str, mea
     brand = Brand.objects.get(pk=demo)
     for name, data in (("old/index.html", OLD), ("old/look.css", "p { color: #bbb } body { background: #fff; margin: 0 }")):
         stored = sources.store(brand.workspace, data.encode())
-        SourceFile.objects.create(brand=brand, name=name, stored=stored, size=len(data), state="read", reading={"file": name, "format": "html"})
+        SourceFile.objects.create(
+            brand=brand, name=name, stored=stored, size=len(data), state="read", reading={"file": name, "format": "html"}
+        )
     open_demo(page)
     stage(page, "Preflight")
     page.get_by_role("tab", name="Old site").click()

@@ -1,6 +1,8 @@
 """Looking at the pages of a site with a browser: every page at every width, with progress, and ended when nobody waits for it."""
 
 import asyncio
+import base64
+import contextlib
 import json
 from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor
@@ -8,7 +10,7 @@ from dataclasses import dataclass
 from importlib import resources
 from urllib.parse import quote
 
-from playwright.async_api import Browser, BrowserContext, Error
+from playwright.async_api import Browser, BrowserContext, CDPSession, Error
 from playwright.async_api import Page as Tab
 
 from formulon.core.errors import BrowserError
@@ -27,6 +29,7 @@ _MOST_SCREENS = 24  # of a page and a width on which pixels are read
 _PROBE = (resources.files("formulon.core.measure") / "probe.js").read_text(encoding="utf-8")
 _BESIDES = (resources.files("formulon.core.measure") / "besides.js").read_text(encoding="utf-8")
 _DESK = 1280  # px at which controls are gone through, and the widest at which texts are spaced
+_TAB = {"key": "Tab", "code": "Tab", "windowsVirtualKeyCode": 9, "nativeVirtualKeyCode": 9}
 _MOST_STOPS = 60  # controls of a page that the keyboard goes to
 _PLAIN = """() => { const sheet = new CSSStyleSheet(); sheet.replaceSync(`
   *, ::before, ::after { animation: none !important; transition: none !important; scroll-behavior: auto !important; caret-color: transparent !important; }
@@ -113,8 +116,23 @@ async def opened(browser: Browser, width: int) -> BrowserContext:
 
 async def looked(tab: Tab, path: str, views: Views) -> Page:
     """A page at all its widths, by resizing."""
+    line = await tab.context.new_cdp_session(tab)
+    try:
+        return await _looked(tab, line, path, views)
+    finally:
+        with contextlib.suppress(Error):  # a browser that has ended has no line any more
+            await line.detach()
+
+
+async def _resize(line: CDPSession, width: int) -> None:
+    """Another width of the window. The driver's own way waits for what nobody waits for here, and takes several times as long."""
+    sizes = {"width": width, "height": HEIGHT, "deviceScaleFactor": 1, "mobile": False}
+    await line.send("Emulation.setDeviceMetricsOverride", sizes)
+
+
+async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
     widths = views.widths
-    await tab.set_viewport_size({"width": widths[0], "height": HEIGHT})
+    await _resize(line, widths[0])
     await tab.emulate_media(color_scheme=views.scheme)
     await tab.goto(START + quote(path), wait_until="load", timeout=_PAGE_SECONDS * 1000)
     await tab.evaluate(_PLAIN)
@@ -122,50 +140,53 @@ async def looked(tab: Tab, path: str, views: Views) -> Page:
     seen: dict[int, PageSeen] = {}
     pixels: dict[int, dict[str, Pair]] = {}
     for width in widths:
-        if width != widths[0]:
-            await tab.set_viewport_size({"width": width, "height": HEIGHT})
         how = {"brief": False, "whole": width == desk}
+        await _resize(line, width)
         seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE, how))
         untold = [text for text in seen[width].texts if not text.told and not text.disabled]
         if untold:
-            pixels[width] = await _pixels(tab, width, untold)
+            pixels[width] = await _pixels(tab, line, width, untold)
     beside: dict[int, EdgeSeen] = {}
     for width in views.edges:
         if width not in seen:
-            await tab.set_viewport_size({"width": width, "height": HEIGHT})
-            beside[width] = await _briefly(tab)
-    return Page(path, seen, pixels, beside, scheme=views.scheme, besides=await _besides(tab, desk, views))
+            beside[width] = await _briefly(tab, line, width)
+    return Page(path, seen, pixels, beside, scheme=views.scheme, besides=await _besides(tab, line, desk, views))
 
 
-async def _briefly(tab: Tab) -> EdgeSeen:
+async def _screen(line: CDPSession) -> bytes:
+    """What is in sight, as PNG."""
+    shot = await line.send("Page.captureScreenshot", {"format": "png", "optimizeForSpeed": True})
+    return base64.b64decode(shot["data"])
+
+
+async def _briefly(tab: Tab, line: CDPSession, width: int) -> EdgeSeen:
+    await _resize(line, width)
     return EdgeSeen.model_validate_json(await tab.evaluate(_PROBE, {"brief": True, "whole": False}))
 
 
-async def _besides(tab: Tab, desk: int, views: Views) -> Besides:
+async def _besides(tab: Tab, line: CDPSession, desk: int, views: Views) -> Besides:
     """What is seen of a page with wider spacing, under the keyboard and on paper."""
     made = Besides()
     for width in dict.fromkeys((views.widths[0], desk)):
-        await tab.set_viewport_size({"width": width, "height": HEIGHT})
         await tab.evaluate(_SPACED, True)
-        made.spaced[width] = await _briefly(tab)
+        made.spaced[width] = await _briefly(tab, line, width)
         await tab.evaluate(_SPACED, False)
     await tab.evaluate(_BESIDES, "rest")
     for _ in range(_MOST_STOPS):
-        await tab.keyboard.press("Tab")
+        await asyncio.gather(*(line.send("Input.dispatchKeyEvent", {"type": way, **_TAB}) for way in ("rawKeyDown", "keyUp")))
         told = json.loads(await tab.evaluate(_BESIDES, "focus"))
         if told is None:
             made.unreached = [FocusSeen.model_validate(one) for one in json.loads(await tab.evaluate(_BESIDES, "left"))]
             break
         if "skip" not in told:
             made.focused.append(FocusSeen.model_validate(told))
-    await tab.set_viewport_size({"width": SHEET, "height": HEIGHT})
     await tab.emulate_media(media="print")
-    made.paper = await _briefly(tab)
+    made.paper = await _briefly(tab, line, SHEET)
     await tab.emulate_media(media="screen")
     return made
 
 
-async def _pixels(tab: Tab, width: int, texts: list[TextSeen]) -> dict[str, Pair]:
+async def _pixels(tab: Tab, line: CDPSession, width: int, texts: list[TextSeen]) -> dict[str, Pair]:
     """The pairs of texts on pictures, gradients and veils, screen by screen."""
     made: dict[str, Pair] = {}
     left = sorted(texts, key=lambda text: text.box[1])
@@ -175,9 +196,9 @@ async def _pixels(tab: Tab, width: int, texts: list[TextSeen]) -> dict[str, Pair
         top = int(await tab.evaluate("y => { scrollTo(0, y); return scrollY; }", max(0, left[0].box[1] - 80)))
         inside = [one for one in left if one.box[1] + min(one.box[3], HEIGHT / 2) <= top + HEIGHT] or left[:1]
         left = [one for one in left if one not in inside]
-        drawn = await tab.screenshot(type="png")
+        drawn = await _screen(line)
         await tab.evaluate(_BARE, True)
-        bare = await tab.screenshot(type="png")
+        bare = await _screen(line)
         await tab.evaluate(_BARE, False)
         boxes = [_within(one, top, width) for one in inside]
         inks = [_ink(one) for one in inside]
