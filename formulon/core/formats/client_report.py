@@ -152,4 +152,4 @@ def _rules(rules: Iterable[Rule], found: set[str], about: About) -> Iterator[str
     yield f'<h2>{_count(len(looked), "rule")} looked at every page</h2><p class="quiet">✓ found nothing.</p><ul class="rules">{items}</ul>'
     if waiting:
         items = "".join(f"<li>{escape(one.title)}</li>" for one in waiting)
-        yield f'<h2>{_count(len(waiting), "rule")} wait for a browser</h2><p class="quiet">They ask for what is only seen there.</p><ul class="rules">{items}</ul>'
+        yield f'<h2>{_count(len(waiting), "rule")} {"waits" if len(waiting) == 1 else "wait"} for a browser</h2><p class="quiet">They ask for what is only seen there.</p><ul class="rules">{items}</ul>'

@@ -76,6 +76,48 @@ describe('the release', () => {
     expect(screen.getByRole('button', { name: 'Release r1' })).toHaveAttribute('aria-disabled', 'false');
   });
 
+  it('waits until a browser has seen the pages, and follows by itself; or is let go', async () => {
+    const told = (done: number, waiting: number) => ({ total: 2, done, waiting, failed: [], awaited: true });
+    const MEASURING = '/api/brands/{brand_id}/preflight/measuring';
+    const known: Record<string, unknown> = {
+      [`GET ${MEASURING}`]: told(0, 0),
+      [`POST ${MEASURING}`]: told(0, 2),
+      [`DELETE ${MEASURING}`]: told(1, 0),
+      'POST /api/brands/{brand_id}/releases': workbench(),
+    };
+    const asked = answers(known);
+    const { bench } = draw(<ReleaseStage />);
+    await waitFor(() => expect(asked.some(([what]) => what === `GET ${MEASURING}`)).toBe(true));
+    known[`GET ${MEASURING}`] = told(1, 1);
+    await userEvent.click(screen.getByRole('button', { name: 'Release r1' }));
+    expect(await screen.findByText(/^A browser has seen 1 of 2/)).toBeVisible();
+    expect(bench.write).not.toHaveBeenCalled();
+    known[`GET ${MEASURING}`] = told(1, 0);
+    await userEvent.click(screen.getByRole('button', { name: 'Cancel' }));
+    await waitFor(() => expect(screen.queryByRole('progressbar')).toBeNull());
+    known[`GET ${MEASURING}`] = told(1, 1);
+    await userEvent.click(screen.getByRole('button', { name: 'Release r1' }));
+    await screen.findByRole('progressbar', { name: 'Pages seen in the browser' });
+    known[`GET ${MEASURING}`] = told(2, 0);
+    await waitFor(() => expect(bench.write).toHaveBeenCalledTimes(1), { timeout: 3000 });
+    expect(asked.filter(([what]) => what.endsWith('/releases'))).toHaveLength(1);
+  });
+
+  it('whose pages cannot be looked at says which and why', async () => {
+    const failed = [{ page: 'home', problem: 'index.html: the page cannot be drawn (it takes too long).' }];
+    const MEASURING = '/api/brands/{brand_id}/preflight/measuring';
+    const known: Record<string, unknown> = {
+      [`GET ${MEASURING}`]: { total: 2, done: 0, waiting: 0, failed: [], awaited: true },
+      [`POST ${MEASURING}`]: { total: 2, done: 1, waiting: 0, failed, awaited: true },
+    };
+    const asked = answers(known);
+    draw(<ReleaseStage />);
+    await waitFor(() => expect(asked.length).toBeGreaterThan(0));
+    known[`GET ${MEASURING}`] = known[`POST ${MEASURING}`];
+    await userEvent.click(screen.getByRole('button', { name: 'Release r1' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent(/^One page could not be looked at: index.html/);
+  });
+
   it('is not a reviewer’s', () => {
     draw(<ReleaseStage />, { canWrite: false });
     expect(screen.getByRole('button', { name: 'Release r1' })).toBeDisabled();
