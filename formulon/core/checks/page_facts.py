@@ -156,11 +156,13 @@ class SectionHead:
 
 @dataclass(frozen=True, slots=True)
 class Heading:
-    """The words of a heading of a level, or of a button at level 0, for what is asked of all of them."""
+    """The words of a heading of a level, or of a button at level 0, for what is asked of all of them; and the same without the brand's
+    name, which has capitals of its own."""
 
     place: PagePlace
     text: str
     level: int
+    bare: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -42,7 +42,7 @@ def with_wording(facts: Iterable[Fact], language: str, name: str = "") -> Iterat
                 colors.setdefault(fact.place.page, set()).update((fact.foreground, fact.background))
             if fact.place not in seen and not fact.placeholder:
                 seen.add(fact.place)
-                made += _of_run(fact, fact.place.section in framed)
+                made += _of_run(fact, fact.place.section in framed, name)
                 made += _spelled(fact.place, fact.text, language, name)
         elif isinstance(fact, Destination) and fact.variant != "text" and fact.label:
             made.append(Heading(fact.place, fact.label, 0))
@@ -51,9 +51,9 @@ def with_wording(facts: Iterable[Fact], language: str, name: str = "") -> Iterat
         yield ColorsDrawn(PagePlace(page, "", ""), frozenset(drawn))
 
 
-def _of_run(run: TextRun, framed: bool) -> Iterator[Fact]:
+def _of_run(run: TextRun, framed: bool, name: str) -> Iterator[Fact]:
     if run.level:
-        yield Heading(run.place, run.text, run.level)
+        yield Heading(run.place, run.text, run.level, _named(name).sub("", run.text) if name else run.text)
     elif len(run.text) >= LONG and not framed:
         yield Passage(run.place, " ".join(run.text.split()))
 

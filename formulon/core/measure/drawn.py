@@ -143,7 +143,8 @@ def _files(page: SeenPage) -> Iterator[PictureFile | MissingFile]:
     requests = [one for seen in page.seen.values() for one in seen.requests]
     sizes = {one.address: int(one.bytes) for one in requests}
     for address, status in {one.address: one.status for one in requests}.items():
-        if status == 404 and urlsplit(address).hostname == HOST:
+        # Browsers look for an icon there without being asked to; publishing/icon tells that none is named.
+        if status == 404 and urlsplit(address).hostname == HOST and urlsplit(address).path != "/favicon.ico":
             yield MissingFile(page.place(), unquote(urlsplit(address).path))
     pictures: dict[str, list[PictureSeen]] = {}
     for seen in page.seen.values():

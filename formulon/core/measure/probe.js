@@ -139,6 +139,12 @@
     for (const one of rects) if (!tops.some((top) => Math.abs(top - one.top) < one.height / 2)) tops.push(one.top);
     return tops.length;
   };
+  // The part that breaks a text into lines: runs within it share them.
+  const blockOf = (el) => {
+    let block = el;
+    while (block.parentElement && block !== document.body && styleOf(block).display === 'inline') block = block.parentElement;
+    return block;
+  };
   const own = (el) => [...el.childNodes].filter((one) => one.nodeType === 3 && one.data.trim());
   const label = (el) => {
     const by = (el.getAttribute('aria-labelledby') ?? '').split(/\s+/).filter(Boolean).map((id) => document.getElementById(id)?.textContent ?? '').join(' ');
@@ -179,7 +185,7 @@
       line: parseFloat(look.lineHeight) || 0, lines: linesOf(rects), box: box({ left, top, width: right - left, height: bottom - top }),
       room: (el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, div') ?? el).clientWidth,
       disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null, upper: look.textTransform === 'uppercase' && text !== text.toUpperCase() ? true : text.length > 3 && text === text.toUpperCase() && text !== text.toLowerCase(),
-      block: select(el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, button, a') ?? el), cut: false,
+      block: select(blockOf(el)), cut: false,
     };
     for (let outer = el; outer && outer !== document.body; outer = outer.parentElement) {
       const clips = styleOf(outer);

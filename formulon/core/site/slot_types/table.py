@@ -77,9 +77,12 @@ class Table(SlotType):
         )
 
     def facts(self, work: Work, place: Any, section: "Section", slot: "Slot", value: Any, ground: str) -> Iterator[Any]:
-        for text in self.words(value):
-            yield work.words(place, slot.label, text)
-            yield from work.loose(place, text, "fine", ground, "body")
+        for number, row in enumerate((value["head"], *value["rows"])):
+            for column, text in enumerate(row):
+                if text:
+                    yield work.words(place, slot.label, text)
+                    # What heads a column or a row is set in the ink of headings.
+                    yield from work.loose(place, text, "fine", ground, "heading" if number == 0 or column == 0 else "body")
 
     def words(self, value: Any) -> Iterator[str]:
         for row in (value["head"], *value["rows"]):

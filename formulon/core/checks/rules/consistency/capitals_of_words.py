@@ -27,7 +27,7 @@ def capitals_of_words(site: SiteView, options: Mapping[str, float]) -> Iterator[
     if site.pages[0].head.language.split("-")[0].lower() not in _LANGUAGES:
         return
     held = [one for one in site.all_of(Heading) if one.level and one.place.section not in site.frames]
-    told = [(one, kind) for one in held if (kind := _kind(one.text))]
+    told = [(one, kind) for one in held if (kind := _kind(one.bare or one.text))]
     for code in ("title", "sentence"):
         few = [one for one, kind in told if kind == code]
         rest = len(told) - len(few)
@@ -43,4 +43,5 @@ def _kind(text: str) -> str:
     if len(words) < 2:
         return ""
     large = sum(word[0].isupper() for word in words)
-    return "title" if large == len(words) else "sentence" if large == 0 else ""
+    # Two words with capitals may be the name of a place.
+    return "title" if large == len(words) > 2 else "sentence" if large == 0 else ""

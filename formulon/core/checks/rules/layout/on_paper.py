@@ -12,6 +12,7 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
     standard=COMMON_PRACTICE,
     severity="note",
     looks_at=Printed,
+    options={"over": 0.02},  # which browsers make up for by drawing the page smaller
     bound="most",
     rationale="People print directions, prices and programmes; what is wider than the sheet is cut off, and what is cut in a box stays cut.",
     messages={
@@ -19,8 +20,8 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
         "cut": "On paper some of “{text}” is cut off.",
     },
 )
-def on_paper(printed: Printed, _: Mapping[str, float]) -> Iterator[Verdict]:
-    if printed.wide > printed.sheet + 1:
+def on_paper(printed: Printed, options: Mapping[str, float]) -> Iterator[Verdict]:
+    if printed.wide > printed.sheet * (1 + options["over"]):
         yield Verdict("wide", float(printed.wide), float(printed.sheet), "px", values={"text": printed.out})
     for text in printed.cut[:3]:
         yield Verdict("cut", values={"text": text[:60]})
