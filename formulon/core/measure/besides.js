@@ -2,30 +2,8 @@
 // on, "left" for those that it did not come to.
 (what) => {
   const PRESSED = 'a[href], button:not([disabled]), input:not([type=hidden]):not([disabled]), select:not([disabled]), textarea:not([disabled]), summary, [tabindex]:not([tabindex="-1"])';
-  const parse = (text) => {
-    const found = text.match(/^rgba?\(([^)]+)\)$/) ?? text.match(/^color\(srgb ([^)]+)\)$/);
-    if (!found) return null;
-    const parts = found[1].split(/[\s,/]+/).map(Number);
-    const scale = text.startsWith('color') ? 255 : 1;
-    return [parts[0] * scale, parts[1] * scale, parts[2] * scale, parts[3] ?? 1];
-  };
+  // (names)
   const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true, contentVisibilityAuto: true });
-  const select = (el) => {
-    if (el.id && document.querySelectorAll(`#${CSS.escape(el.id)}`).length === 1) return `#${CSS.escape(el.id)}`;
-    if (!el.parentElement || el === document.body) return el.localName;
-    const same = [...el.parentElement.children].filter((one) => one.localName === el.localName);
-    const step = same.length > 1 ? `${el.localName}:nth-of-type(${same.indexOf(el) + 1})` : el.localName;
-    const above = select(el.parentElement);
-    return above === 'body' ? step : `${above} > ${step}`;
-  };
-  const ours = !!document.querySelector('[data-section]');
-  const sectionOf = (el) => {
-    const named = ours && el.closest('[data-section]');
-    if (named) return named.dataset.section;
-    const part = el.closest('section, article, header, footer, nav, aside, form, main');
-    return part ? select(part) : 'body';
-  };
-  const slotOf = (el) => (ours ? ((el.closest('[data-slot]') ?? el.querySelector('[data-slot]'))?.dataset.slot ?? '') : '');
   const about = (el) => ({ at: select(el), slot: slotOf(el), section: sectionOf(el) });
   const label = (el) => (el.getAttribute('aria-label') || el.textContent || el.getAttribute('placeholder') || el.id || '').replace(/\s+/g, ' ').trim().slice(0, 80);
   const NAMES = ['outlineStyle', 'outlineColor', 'outlineWidth', 'boxShadow', 'backgroundColor', 'color', 'borderTopColor', 'borderTopWidth', 'borderBottomColor', 'borderBottomWidth', 'textDecorationLine', 'textDecorationThickness', 'textDecorationColor', 'backgroundImage', 'filter', 'transform'];

@@ -27,7 +27,12 @@ HEIGHT = 900
 _PAGE_SECONDS = 20.0
 _MOST_SCREENS = 24  # of a page and a width on which pixels are read
 _PROBE = (resources.files("formulon.core.measure") / "probe.js").read_text(encoding="utf-8")
-_BESIDES = (resources.files("formulon.core.measure") / "besides.js").read_text(encoding="utf-8")
+_NAMES = "// (names)"  # around what both scripts have
+_BESIDES = (
+    (resources.files("formulon.core.measure") / "besides.js")
+    .read_text(encoding="utf-8")
+    .replace(_NAMES, _PROBE.split(_NAMES)[1])
+)
 _DESK = 1280  # px at which controls are gone through, and the widest at which texts are spaced
 _TAB = {"key": "Tab", "code": "Tab", "windowsVirtualKeyCode": 9, "nativeVirtualKeyCode": 9}
 _MOST_STOPS = 60  # controls of a page that the keyboard goes to

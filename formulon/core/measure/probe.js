@@ -10,6 +10,8 @@
     if (!known) style.set(el, (known = {}));
     return (known[key] ??= getComputedStyle(el, pseudo || undefined));
   };
+  // What places and colours are called; besides.js has the same.
+  // (names)
   // A selector that finds the element again: its id, else its steps down from the nearest id.
   const selectors = new Map(), ids = new Map(), steps = new Map();
   for (const one of document.querySelectorAll('[id]')) ids.set(one.id, (ids.get(one.id) ?? 0) + 1);
@@ -53,6 +55,20 @@
       part = part.parentElement.closest('section, article');
     return part && part !== document.body ? select(part) : 'body';
   };
+  const parse = (text) => {
+    const found = text.match(/^rgba?\(([^)]+)\)$/);
+    if (found) {
+      const parts = found[1].split(/[\s,/]+/).map(Number);
+      return [parts[0], parts[1], parts[2], parts[3] ?? 1];
+    }
+    const srgb = text.match(/^color\(srgb ([^)]+)\)$/);
+    if (srgb) {
+      const parts = srgb[1].split(/[\s/]+/).map(Number);
+      return [parts[0] * 255, parts[1] * 255, parts[2] * 255, parts[3] ?? 1];
+    }
+    return null; // another space: only pixels tell
+  };
+  // (names)
   const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true, contentVisibilityAuto: true });
   // Hidden from sight and still read out: a box of hardly anything, or cut to it.
   const hidden = new Map([[document.body, false]]);
@@ -68,19 +84,6 @@
     const box = el.getBoundingClientRect();
     if ((box.width <= 2 && box.height <= 2) || made.clipPath === 'inset(50%)' || /rect\(0(px)?,? 0(px)?,? 0(px)?,? 0(px)?\)/.test(made.clip)) return true;
     return box.right < 0 || box.bottom + scrollY < 0;
-  };
-  const parse = (text) => {
-    const found = text.match(/^rgba?\(([^)]+)\)$/);
-    if (found) {
-      const parts = found[1].split(/[\s,/]+/).map(Number);
-      return [parts[0], parts[1], parts[2], parts[3] ?? 1];
-    }
-    const srgb = text.match(/^color\(srgb ([^)]+)\)$/);
-    if (srgb) {
-      const parts = srgb[1].split(/[\s/]+/).map(Number);
-      return [parts[0] * 255, parts[1] * 255, parts[2] * 255, parts[3] ?? 1];
-    }
-    return null; // another space: only pixels tell
   };
   const over = (front, back) => {
     const a = front[3] + back[3] * (1 - front[3]);
