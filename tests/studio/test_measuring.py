@@ -168,6 +168,26 @@ def test_a_page_that_cannot_be_measured_is_told_and_tried_again(
     assert anna.post(f"brands/{brand.pk}/{PATH}").json()["waiting"] == told["total"]
 
 
+def test_nobody_waits_for_a_page_for_ever_whatever_goes_wrong(brand: Brand, anna: Api, monkeypatch: pytest.MonkeyPatch) -> None:
+    def strange(self: Resident, files: SiteFiles, path: str, views: Views) -> Page:
+        raise ZeroDivisionError
+
+    anna.post(f"brands/{brand.pk}/{PATH}")
+    with monkeypatch.context() as broke:
+        broke.setattr(Resident, "look", strange)
+        worked()
+    told = anna.get(f"brands/{brand.pk}/{PATH}").json()
+    assert told["waiting"] == 0 and "ZeroDivisionError" in told["failed"][0]["problem"]
+
+
+def test_pages_with_every_kind_of_gap_are_measured(brand: Brand, anna: Api) -> None:
+    """A button that leads nowhere is a link without an address."""
+    stopped(anna, brand)
+    measuring.ask(brand)
+    worked()
+    assert measuring.progress(brand).whole and measuring.progress(brand).failed == ()
+
+
 def test_a_release_waits_until_its_pages_are_measured(brand: Brand, anna: Api, settings: Any) -> None:
     settings.MEASURED_RELEASES = True
     refused = anna.post(f"brands/{brand.pk}/releases")

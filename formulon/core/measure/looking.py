@@ -12,6 +12,7 @@ from urllib.parse import quote
 
 from playwright.async_api import Browser, BrowserContext, CDPSession, Error
 from playwright.async_api import Page as Tab
+from pydantic import ValidationError
 
 from formulon.core.errors import BrowserError
 from formulon.core.measure.behind import read_pixels
@@ -95,7 +96,7 @@ async def _all(
                     try:
                         views = Views(tuple(widths), edges(files, path))
                         each(await asyncio.wait_for(looked(tab, path, views), views.seconds))
-                    except (TimeoutError, Error) as error:
+                    except (TimeoutError, Error, ValidationError) as error:
                         failed[path] = undrawn(path, error)
                         well = False
                     progress(len(pages) - len(left), len(pages))

@@ -251,7 +251,7 @@
       });
       made.inText.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), label: label(el), color: parse(look.color), around: parse(around.color), drawn });
     }
-    if (kind === 'link') made.links.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), label: label(el), to: el.getAttribute('href'), address: el.href });
+    if (kind === 'link') made.links.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), label: label(el), to: el.getAttribute('href') ?? '', address: String(el.href ?? '') });
     if (kind === 'field') {
       const named = label(el) || [...(el.labels ?? [])].map((one) => one.textContent.trim()).join(' ');
       made.fields.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), label: named, type: el.type ?? el.localName, hint: el.getAttribute('placeholder') ?? '' });

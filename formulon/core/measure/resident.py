@@ -10,6 +10,7 @@ from typing import Any, TypeVar
 
 from playwright.async_api import Browser, Error
 from playwright.async_api import Page as Tab
+from pydantic import ValidationError
 
 from formulon.core.errors import BrowserError
 from formulon.core.measure.chromium import browsing
@@ -70,7 +71,7 @@ class Resident:
             try:
                 tab = await self._tab_for(files)
                 return await asyncio.wait_for(looked(tab, path, views), views.seconds)
-            except (TimeoutError, Error) as error:  # whatever state it left is thrown away with its browser
+            except (TimeoutError, Error, ValidationError) as error:  # whatever state it left is thrown away with its browser
                 said = undrawn(path, error)
                 await self._end()
         raise BrowserError(said)

@@ -151,6 +151,18 @@ def test_edges_are_those_of_the_style_sheets() -> None:
     assert edges(SiteFiles(None, {"p.html": 1}, {"p.html": b"<p>"}), "p.html") == (ZOOMED,)
 
 
+ODD = """<a role="link" aria-disabled="true">Nowhere</a><svg width="40" height="40" viewBox="0 0 9 9"><a href="#x"><text y="9">In it</text></a></svg>
+<div role="button" tabindex="0">Made by hand</div><input><input type="image" src="x.png"><select><option>One</option></select><summary>Alone</summary>
+<img><h2></h2><a name="old"></a><area href="x"><custom-part tabindex="0">Own</custom-part><math><mi>x</mi></math><details><summary>More</summary>Hidden</details>
+<table><tr><td></td></tr></table><p style="color:color(display-p3 1 0 0);background:lab(50% 40 20 / .4)">Wide</p><p style="color:oklch(60% .2 20)">Far</p>"""
+
+
+@pytest.mark.browser
+def test_pages_of_any_elements_are_told() -> None:
+    found = check_files(whole(index=("", f"<main><h1>Odd</h1>{ODD}</main>")), (320, 1280))
+    assert found.failed == () and {"links/dead-destination", "interaction/names"} <= {one.rule for one in found.report.findings}
+
+
 PAGE = '<!doctype html><html lang="en"><head><title>{0}</title><meta name="description" content="{0}"><meta name="viewport" content="width=device-width">{1}</head><body>{2}</body></html>'
 
 
