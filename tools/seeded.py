@@ -170,8 +170,8 @@ DEFECTS = (
 _COPIES = frozenset(("consistency/near-colors", "content/repeated", "links/orphan-page"))
 
 
-def site() -> SiteFiles:
-    """The clean pages and those with a defect each, on all three makings in turn."""
+def site(turns: int = 2) -> SiteFiles:
+    """The clean pages and those with a defect each, on all three makings in turn, each defect on so many of them."""
     data: dict[str, bytes] = {
         "reed.png": png(480, 320, (214, 205, 190)),
         "dot.png": png(120, 80, (90, 80, 70)),
@@ -184,7 +184,7 @@ def site() -> SiteFiles:
         data[f"{css}.html"] = _HTML.format(title=f"The {css}", css=css, style="").encode()
         data[f"{css}-about.html"] = _HTML.format(title=f"About the {css}", css=css, style="").encode()
     for number, defect in enumerate(DEFECTS):
-        for turn in range(2):
+        for turn in range(turns):
             css = list(_CSS)[(number + turn) % 3]
             name = f"{defect.name}-{turn}"
             made = defect.change(_HTML).replace("{title}", name).replace("{css}", css).replace("{style}", defect.style)
@@ -204,12 +204,12 @@ class Seeded:
     seconds: float
 
 
-def measured(files: SiteFiles | None = None) -> Seeded:
-    """What is found."""
+def measured(turns: int = 2) -> Seeded:
+    """What is found on the pages of `site`."""
     import time
 
     begun = time.perf_counter()
-    found = check_files(files or site(), WIDTHS)
+    found = check_files(site(turns), WIDTHS)
     seconds = time.perf_counter() - begun
     by_page: dict[str, list[Finding]] = {}
     for one in found.report.findings:
@@ -219,10 +219,10 @@ def measured(files: SiteFiles | None = None) -> Seeded:
     alarms = [one for page in clean for one in by_page.get(page, ()) if one.rule not in _COPIES]
     missed, beside = [], []
     for defect in DEFECTS:
-        for turn in range(2):
+        for turn in range(turns):
             page = f"{defect.name}-{turn}.html"
             rules = {one.rule for one in by_page.get(page, ())}
             if defect.rule not in rules:
                 missed.append(page)
             beside += [one for one in by_page.get(page, ()) if one.rule not in (defect.rule, *defect.also, *_COPIES)]
-    return Seeded(missed, alarms, beside, 2 * len(DEFECTS), len(clean), seconds)
+    return Seeded(missed, alarms, beside, turns * len(DEFECTS), len(clean), seconds)

@@ -39,9 +39,9 @@ def site(**pages: str) -> SiteFiles:
 
 
 def test_every_seeded_defect_is_found_and_clean_pages_are_clean() -> None:
-    """Each of 91 kinds on two of three makings."""
-    found = seeded.measured()
-    assert found.defects >= 240 and len({one.rule for one in seeded.DEFECTS}) >= 24
+    """Each of 121 kinds on one of three makings; ./bench has each on two."""
+    found = seeded.measured(turns=1)
+    assert found.defects >= 120 and len({one.rule for one in seeded.DEFECTS}) >= 24
     assert found.missed == []
     assert [f"{one.rule} {one.page} {one.target}" for one in found.alarms] == []
     # What one defect brings along: what is stretched is drawn larger, what is too wide is so on paper, three makings have three faces.

@@ -94,7 +94,7 @@ def test_pages_that_are_measured_are_those_that_are_published_but_for_their_name
 @pytest.mark.browser
 @pytest.mark.parametrize("brand", [*BRANDS, None], ids=["welsh", "japanese", "german", "demo"])
 def test_what_a_browser_sees_of_any_brand_is_what_was_predicted(brand: Identity | None, demo: Site) -> None:
-    site = plan(brand, Choices(scheme="both")) if brand else demo
+    site = plan(brand, Choices(scheme="both" if brand is BRANDS[0] else "light")) if brand else demo
     own, looker = own_site(site), Resident(idle=5)
     work = OwnChecks(site, own)
     try:
