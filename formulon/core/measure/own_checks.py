@@ -19,9 +19,16 @@ from formulon.core.site.site import Site
 from formulon.core.system.policy import policy_of
 
 # What is told better where all is known that the browser does not see: destinations by page and section, photographs by their largest size,
-# and grounds that are meant to be near each other.
+# grounds that are meant to be near each other, and a sitemap, which is written once the site has an address.
 _PREDICTED_BETTER = frozenset(
-    ("links/dead-destination", "pictures/too-small", "publishing/other-hosts", "consistency/near-colors", "links/orphan-page")
+    (
+        "links/dead-destination",
+        "pictures/too-small",
+        "publishing/other-hosts",
+        "consistency/near-colors",
+        "links/orphan-page",
+        "publishing/sitemap",
+    )
 )
 MEASURED_RULES = (HELD | {"layout/as-predicted", "contrast/text-enhanced"}) - _PREDICTED_BETTER
 
