@@ -18,11 +18,7 @@ class Control:
     edged: str
     radius: float
     high: float
-    shadow: bool
-    size: float
-    weight: int
     family: str
-    ink: str
     hint: str
 
 
@@ -152,7 +148,6 @@ class SiteRoot:
     robots: bool
     forbids_all: bool
     pages: int
-    listed: frozenset[str] = frozenset()  # addresses that the sitemap names
 
 
 DrawnFact = (

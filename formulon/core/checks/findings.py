@@ -82,8 +82,6 @@ class Report:
 
 
 Looked = Fact | View
-
-
 Cause = tuple[Rule, Looked, Verdict]
 
 
@@ -98,6 +96,7 @@ class PageChecks:
 
 
 def finding_of(one: Rule, fact: Looked, verdict: Verdict) -> Finding:
+    """What a rule says of a fact, for people."""
     required = "" if verdict.required is None else f"{verdict.required:g}"
     values = {**verdict.values, "measured": one.figure(verdict.measured, verdict.unit), "required": required}
     place: PagePlace = verdict.place or fact.place
@@ -119,9 +118,11 @@ def finding_of(one: Rule, fact: Looked, verdict: Verdict) -> Finding:
 
 
 def short(of: object) -> str:
+    """Sixteen hexadecimal digits that stand for something."""
     return hashlib.blake2b(repr(of).encode(), digest_size=8).hexdigest()
 
 
+# What a fact shows of what it is about: another value is another thing to find.
 _SHOWN = (
     "text",
     "label",
@@ -145,10 +146,16 @@ def _shown(fact: Looked) -> Iterator[object]:
 
 def both(known: tuple[Finding, Cause], finding: Finding, cause: Cause) -> tuple[Finding, Cause]:
     """A finding that was made before in another scheme: the worse of the two, naming both."""
-    old, _ = known
-    schemes = [*old.schemes, *(scheme for scheme in finding.schemes if scheme not in old.schemes)]
-    worse = finding.unit == ":1" and (finding.measured or 0.0) < (old.measured or 0.0)
-    return (replace(finding, schemes=schemes), cause) if worse else (replace(old, schemes=schemes), known[1])
+    old, why = known
+    made = merged(old, finding)
+    return made, cause if made.measured != old.measured else why
+
+
+def merged(old: Finding, new: Finding) -> Finding:
+    """One finding of two in different schemes: the worse of them, naming both."""
+    schemes = list(dict.fromkeys((*old.schemes, *new.schemes)))
+    worse = new.unit == ":1" and (new.measured or 0.0) < (old.measured or 0.0)
+    return replace(new if worse else old, schemes=schemes)
 
 
 def told_in(finding: Finding, system: System) -> Finding:

@@ -41,11 +41,15 @@ class Mending:
 
 def weighed(work: Preflight, label: str, changes: Sequence[Change]) -> Mending | None:
     """What changes would come to; None where they do not fit."""
+    return _weighed(work, work.report(), label, changes)
+
+
+def _weighed(work: Preflight, before: Report, label: str, changes: Sequence[Change]) -> Mending | None:
     try:
         site = apply(work.site, changes)
     except FormulonError:
         return None
-    return _between(work, work.report(), label, [change.model_dump() for change in changes], site)
+    return _between(work, before, label, [change.model_dump() for change in changes], site)
 
 
 def _between(work: Preflight, before: Report, label: str, changes: list[dict[str, Any]], site: Site) -> Mending:
@@ -74,7 +78,7 @@ def mendings(work: Preflight) -> list[Mending]:
     made = []
     for key, _ in votes.most_common(_LOOKED_AT):
         work.go_on()
-        mending = weighed(work, *proposed[key])
+        mending = _weighed(work, report, *proposed[key])
         if mending and mending.ends and not any(one.stops for one in mending.makes) and len(mending.ends) > len(mending.makes):
             made.append(mending)
     return _first(made, {(one.page, one.key) for one in report.findings if one.stops})

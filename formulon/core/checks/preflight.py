@@ -82,6 +82,10 @@ class Preflight:
 
     def whole(self) -> PageChecks:
         """What the rules find that look at the site as a whole."""
+        return self._whole
+
+    @cached_property
+    def _whole(self) -> PageChecks:
         return checked_site([fact for page in self.site.drawn for fact in self.page(page).kept], self.system, self.rules)
 
     def page(self, page: Page) -> PageChecks:

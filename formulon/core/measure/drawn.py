@@ -23,8 +23,9 @@ from formulon.core.checks.drawn_facts import (
     Unreached,
 )
 from formulon.core.checks.place import PagePlace
-from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.color.srgb import to_hex
 from formulon.core.measure.edges import SHEET
+from formulon.core.measure.mixed import over, rounded
 from formulon.core.measure.seen import Besides, Box, PageSeen, PictureSeen, SeenAt, TextSeen
 from formulon.core.measure.serving import HOST
 
@@ -74,20 +75,14 @@ def drawn_facts(page: SeenPage) -> Iterator[DrawnFact]:
 
 
 def _hex(color: Sequence[float] | None) -> str:
-    if color is None or (len(color) > 3 and color[3] < 0.999):
-        return ""
-    red, green, blue = (min(255, max(0, round(part))) for part in color[:3])
-    rgb: RGB = (red, green, blue)
-    return to_hex(rgb)
+    return "" if color is None else to_hex(rounded(color))
 
 
 def _mixed(color: Sequence[float] | None, ground: Sequence[float] | None) -> str:
-    """A colour that may be translucent, over the ground that it stands on."""
+    """A colour that may be translucent, over the ground that it stands on; empty where nothing is drawn or only pixels tell."""
     if color is None or color[3] < 0.05 or (color[3] < 0.999 and ground is None):
         return ""
-    if color[3] >= 0.999 or ground is None:
-        return _hex(color)
-    return _hex([part * color[3] + under * (1 - color[3]) for part, under in zip(color[:3], ground, strict=True)])
+    return _hex(color) if ground is None else to_hex(over(color, ground[:3]))
 
 
 def _at(page: SeenPage, one: SeenAt) -> PagePlace:
@@ -98,11 +93,10 @@ def _controls(page: SeenPage, seen: PageSeen) -> Iterator[Control]:
     for one in seen.looks:
         ground = one.ground if one.plain else None
         filled = _mixed(one.filled, ground)
-        over = one.filled if one.filled and one.filled[3] >= 0.999 else ground
+        behind = one.filled if one.filled and one.filled[3] >= 0.999 else ground
         yield Control(
-            _at(page, one), one.kind, one.label, filled, _hex(ground), one.edge, _mixed(one.edged, over) if one.edge else "", one.radius,
-            one.high, one.shadow, one.size, one.weight, one.family.split(",")[0].strip("\"' "), _mixed(one.ink, over),
-            _mixed(one.hint, over),
+            _at(page, one), one.kind, one.label, filled, _hex(ground), one.edge, _mixed(one.edged, behind) if one.edge else "", one.radius,
+            one.high, one.family.split(",")[0].strip("\"' "), _mixed(one.hint, behind),
         )  # fmt: skip
 
 

@@ -29,6 +29,7 @@ from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.measure.drawn import drawn_facts
 from formulon.core.measure.files import SiteFiles
+from formulon.core.measure.mixed import over, rounded
 from formulon.core.measure.seen import At, Besides, EdgeSeen, PageSeen, SeenAt, TargetSeen, TextSeen
 from formulon.core.measure.serving import HOST, START
 from formulon.core.type.fit import Fit
@@ -104,7 +105,7 @@ class Page:
         yield from self._pictures()
         for one in self._once(lambda seen: seen.in_text):
             if one.color and one.around:
-                ink, around = (to_hex(_rounded(color[:3])) for color in (one.color, one.around))
+                ink, around = (to_hex(rounded(color[:3])) for color in (one.color, one.around))
                 yield LinkInText(self._at(one), one.label, ink, around, one.drawn)
         for empty in self._once(lambda seen: seen.empty):
             yield EmptyHeading(self._at(empty))
@@ -156,7 +157,7 @@ class Page:
         """Ink and ground of a text at a width: of the places that were looked at the one with the least contrast."""
         if not text.told or text.color is None:
             return self.pixels.get(width, {}).get(text.at)
-        made = [(_over(text.color, back), _rounded(back)) for back in text.backs]
+        made = [(over(text.color, back), rounded(back)) for back in text.backs]
         return min(made, key=lambda pair: contrast_ratio(*pair), default=None)
 
     def _targets(self) -> Iterator[Fact]:
@@ -218,23 +219,12 @@ def _root(files: SiteFiles) -> SiteRoot:
         elif key.lower() in ("allow", "disallow"):
             rules = True
             all_of = all_of or (key.lower() == "disallow" and value == "/" and "*" in agents)
-    said = files.read("sitemap.xml").decode("utf-8", "replace") if "sitemap.xml" in files.sizes else ""
-    listed = frozenset(urlsplit(one.strip()).path for one in re.findall(r"<loc>([^<]+)</loc>", said))
-    return SiteRoot(PagePlace("", "", ""), bool(said), bool(robots), all_of, len(files.pages), listed)
+    return SiteRoot(PagePlace("", "", ""), "sitemap.xml" in files.sizes, bool(robots), all_of, len(files.pages))
 
 
 def _is_drawing(source: str) -> bool:
     """Whether a picture has outlines, and so no size of its own."""
     return source.startswith("data:image/svg") or urlsplit(source).path.lower().endswith(".svg")
-
-
-def _over(color: tuple[float, float, float, float], back: Sequence[float]) -> RGB:
-    return _rounded([part * color[3] + under * (1 - color[3]) for part, under in zip(color[:3], back, strict=True)])
-
-
-def _rounded(color: Sequence[float]) -> RGB:
-    red, green, blue = (min(255, max(0, round(part))) for part in color[:3])
-    return red, green, blue
 
 
 def _gaps(target: TargetSeen, others: Sequence[TargetSeen]) -> tuple[float, float]:

@@ -7,6 +7,7 @@ from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from importlib import resources
+from posixpath import dirname, join, normpath
 
 import tinycss2
 
@@ -23,6 +24,9 @@ LOOKER = hashlib.blake2b(
     b"".join((resources.files("formulon.core.measure") / name).read_bytes() for name in ("probe.js", "besides.js", "seen.py", "looking.py", "behind.py"))
 ).hexdigest()  # fmt: skip
 _SHEETS = ("tokens.css", "site.css")
+# Pages are told apart by their links' words, and a typeface by its name, which is made of its files: letters that are cut out of it for
+# one page draw no other one otherwise.
+_NAMED = (".html", ".css", ".woff2")
 _CLASSES = re.compile(r'\bclass="([^"]*)"')
 _DATA = re.compile(r'\b(data-[a-z-]+)="([^"]*)"')
 _ADDRESSES = re.compile(r'(?:href|src|srcset)="([^"]+)"')
@@ -88,11 +92,13 @@ def _drawn_from(made: Mapping[str, bytes], path: str, css: Sequence[str], digest
     rules = [body for sheet in reversed(css) for asked, body in _rules(sheet) if _applies(asked, has, data)]
     named = set(_VARIABLE.findall(text + "".join(body for body in rules if not body.startswith("--"))))
     held = _reached([body for body in rules if body.startswith("--")], named)
+    asked = (one.split()[0] for address in _ADDRESSES.findall(text) for one in address.split(",") if one.strip())
+    # A page of another language asks for what lies at the root.
+    files = sorted({normpath(join(dirname(path), one)) for one in asked if not one.startswith(("#", "http", "mailto", "tel"))})
     pictures = [
-        f"{at} {digests.get(at.split()[0]) or hashlib.blake2b(made.get(at.split()[0], b''), digest_size=8).hexdigest()}"
-        for address in _ADDRESSES.findall(text)
-        for at in (one.strip() for one in address.split(","))
-        if at and not at.startswith(("#", "http", "mailto", "tel")) and not at.split("#")[0].endswith((".html", ".css"))
+        f"{at} {digests.get(at) or hashlib.blake2b(made[at], digest_size=8).hexdigest()}"
+        for at in files
+        if at in digests or (at in made and not at.endswith(_NAMED))
     ]
     return _digest([text, *(body for body in rules if not body.startswith("--")), *held, *pictures])
 

@@ -5,7 +5,7 @@ from collections.abc import Iterator, MutableMapping
 from dataclasses import replace
 from functools import cached_property
 
-from formulon.core.checks.findings import Finding, PageChecks, Report, recounted
+from formulon.core.checks.findings import Finding, PageChecks, Report, merged, recounted
 from formulon.core.checks.page_facts import MEASURED, Fact, PageHead, TextRun
 from formulon.core.checks.predict import Prediction
 from formulon.core.checks.profiles import Profile, profile_of
@@ -119,28 +119,35 @@ class OwnChecks:
         once: dict[tuple[str, str], Finding] = {}
         for one in report.findings:
             known = once.get((one.page, one.key))
-            once[one.page, one.key] = one if known is None else _both(known, one)
+            once[one.page, one.key] = one if known is None else merged(known, one)
         return recounted(once.values(), report.counts)
-
-
-def _both(one: Finding, other: Finding) -> Finding:
-    """What was found in two schemes: the worse of the two, naming both."""
-    worse = other if other.unit == ":1" and (other.measured or 0.0) < (one.measured or 0.0) else one
-    return replace(worse, schemes=list(dict.fromkeys((*one.schemes, *other.schemes))))
 
 
 def laid_over(predicted: Report, measured: Report) -> Report:
     """One report of both: what both find is told once, as predicted, and what a browser alone sees is added."""
-    known = {_place(one): index for index, one in enumerate(predicted.findings)}
-    findings: list[Finding] = list(predicted.findings)
-    for one in measured.findings:
-        index = known.get(_place(one))
-        if index is None:
-            findings.append(replace(one, basis="measured"))
-        else:
+    places: dict[tuple[str, str, str, str], list[int]] = {}
+    for index, one in enumerate(predicted.findings):
+        places.setdefault(_place(one), []).append(index)
+    findings = list(predicted.findings)
+    for seen in measured.findings:
+        told = [index for index in places.get(_place(seen), ()) if _says(predicted.findings[index], seen)]
+        for index in told:
             findings[index] = replace(findings[index], basis="both")
+        if not told:
+            findings.append(replace(seen, basis="measured"))
     counts = {name: count + measured.counts.get(name, 0) for name, count in predicted.counts.items()}
     return recounted(findings, counts)
+
+
+_NEAR = 0.05  # of a ratio that is measured otherwise than predicted, which is rounded differently
+
+
+def _says(predicted: Finding, seen: Finding) -> bool:
+    """Whether a prediction tells all that was seen: what it cannot tell, or takes for better than it is, is no word on it."""
+    if predicted.outcome != "fail":
+        return seen.outcome != "fail"
+    better = predicted.unit == ":1" and (predicted.measured or 0.0) - (seen.measured or 0.0) > _NEAR
+    return not better
 
 
 def _place(finding: Finding) -> tuple[str, str, str, str]:

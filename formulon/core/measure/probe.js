@@ -304,7 +304,7 @@
         at: select(el), slot: slotOf(el), section: sectionOf(el), label: label(el), kind: field ? (/^(checkbox|radio|range|color|file)$/.test(el.type) ? 'choice' : 'field') : 'button',
         filled: filled && filled[3] > 0.05 ? filled : null, ground: groundOf(el.parentElement), plain: look.backgroundImage === 'none' && look.opacity === '1',
         edge: Math.max(edge, low), edged: parse(edge ? look.borderTopColor : look.borderBottomColor), radius: Math.min(parseFloat(look.borderTopLeftRadius) || 0, rect.height / 2), high: rect.height,
-        shadow: look.boxShadow !== 'none', size: parseFloat(look.fontSize), weight: Number(look.fontWeight), family: look.fontFamily, ink: parse(look.color),
+        family: look.fontFamily,
         hint: el.getAttribute('placeholder') && !el.value ? parse(getComputedStyle(el, '::placeholder').color) : null,
       });
     }

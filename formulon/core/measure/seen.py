@@ -125,11 +125,7 @@ class LookSeen(SeenAt):
     edged: Color | None
     radius: float
     high: float
-    shadow: bool
-    size: float
-    weight: int
     family: str
-    ink: Color | None
     hint: Color | None
 
 

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from django.contrib.auth.models import User
 
-from formulon.core.checks.findings import Finding
+from formulon.core.checks.findings import Finding, Report
 from formulon.core.checks.preflight import Preflight
 from formulon.core.site import languages
 from formulon.core.site.changes import Change
@@ -27,8 +27,11 @@ def told(brand: Brand, code: str) -> tuple[list[Line], list[Finding]]:
 
 def found(brand: Brand, site: Site, code: str, gone: Callable[[], bool] = lambda: False) -> list[Finding]:
     """What the checks find of a site's pages in a language. What pages had is kept by content, as for its own language."""
-    report = Preflight(in_language(site, code), open_blob=blob_of(brand), kept=KEPT, gone=gone).report()
-    return [one for one in report.findings if one.outcome == "fail"]
+    return [one for one in _predicted(brand, site, code, gone).findings if one.outcome == "fail"]
+
+
+def _predicted(brand: Brand, site: Site, code: str, gone: Callable[[], bool]) -> Report:
+    return Preflight(in_language(site, code), open_blob=blob_of(brand), kept=KEPT, gone=gone).report()
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,8 +52,7 @@ def gates(brand: Brand, gone: Callable[[], bool] = lambda: False) -> list[Gate]:
     made = []
     for code, one in site.languages.further.items():
         if one.published:
-            predicted = Preflight(in_language(site, code), open_blob=blob_of(brand), kept=KEPT, gone=gone).report()
-            report = measuring.over(brand, site, predicted, f"{code}/")
+            report = measuring.over(brand, site, _predicted(brand, site, code, gone), f"{code}/")
             findings = [each for each in report.findings if each.outcome == "fail" and not each.waived]
             stops = [each for each in findings if each.stops]
             made.append(Gate(code, own_name(code), missing(languages.lines(site, code)), stops, len(findings) - len(stops)))

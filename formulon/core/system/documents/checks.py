@@ -1,5 +1,6 @@
 """What a site is checked by beside its policy: how severe its people take a rule, what holds a release, and what they have waived."""
 
+from datetime import date
 from typing import Literal
 
 from pydantic import Field, field_validator
@@ -21,6 +22,12 @@ class Waiver(Model):
     reason: str = Field(min_length=3, max_length=400)
     by: str = Field(min_length=1, max_length=160)
     on: str = Field(pattern=r"^\d{4}-\d{2}-\d{2}$")
+
+    @field_validator("on")
+    @classmethod
+    def _a_day(cls, on: str) -> str:
+        date.fromisoformat(on)
+        return on
 
 
 class Checks(Model):

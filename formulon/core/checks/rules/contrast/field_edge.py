@@ -1,4 +1,4 @@
-"""Fields, choices and buttons stand off what they stand on (WCAG 2.2 SC 1.4.11)."""
+"""Fields stand off what they stand on (WCAG 2.2 SC 1.4.11)."""
 
 from collections.abc import Iterator, Mapping
 
