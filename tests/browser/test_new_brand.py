@@ -90,7 +90,7 @@ def test_from_nothing_to_a_published_page(page: Page, studio: str, tmp_path: Pat
 
     # 4 Preflight: the stop is met, and its fix taken.
     stage(page, "Preflight")
-    finding = page.get_by_role("listitem").filter(has_text="“What we offer” is").first
+    finding = page.locator("li.finding").filter(has_text="“What we offer” is").first
     expect(finding).to_contain_text("it needs 3:1")
     expect(page.get_by_text("Not ready to release")).to_be_visible()
     stage(page, "Release")

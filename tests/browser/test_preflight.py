@@ -127,7 +127,11 @@ def test_the_old_site_stands_beside_what_there_is_now(page: Page, demo: str, mea
     page.get_by_role("tab", name="Old site").click()
     page.get_by_role("button", name="Look at the old site").click()
     panel = page.get_by_role("tabpanel")
-    expect(panel.get_by_text("1 page of the old site among the files, 1 seen in the browser.")).to_be_visible(timeout=SEEN)
-    for said in ("“Pale words on white.” is 1.9", "The prices” leads to the page “prices.html”", "no viewport"):
+    expect(panel.get_by_text("3 pages of the old site among the files, 3 seen in the browser.")).to_be_visible(timeout=SEEN)
+    for said in (
+        "“Pale words on white.” is 1.9",
+        "The prices” leads to the page “prices.html”",
+        "a viewport as wide as the device",
+    ):
         expect(panel.get_by_text(re.compile(said)).first).to_be_visible()
     assert violations(page) == []

@@ -54,6 +54,7 @@ def test_a_long_text_is_edited_where_it_stands_and_nothing_of_it_is_lost(page: P
     open_demo(page)
     stage(page, "Pages")
     prose = paper(page).locator(".prose[data-slot=body]")
+    expect(prose).to_have_attribute("contenteditable", "true")  # it can be written on some ms after it shows
     prose.locator("li").nth(1).click()
     page.keyboard.press("End")
     page.keyboard.press("Enter")

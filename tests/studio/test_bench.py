@@ -52,6 +52,10 @@ def test_preview_key_changes_with_html_only(brand: Brand, anna: Api) -> None:
     assert [page["preview"] for page in restyled["pages"]] == keys
     edited = anna.change(brand, "page:home", 1, {"op": "replace", "path": "/title", "value": "T"}).json()
     assert [page["preview"] == key for page, key in zip(edited["pages"], keys, strict=True)] == [False, True, True, True]
+    # A preview tells of which key it is: that it was asked for may be of what was there a moment before.
+    for page in edited["pages"]:
+        drawn = anna.get(f"brands/{brand.pk}/pages/{page['body']['id']}/preview").json()
+        assert drawn["key"] == page["preview"]
 
 
 def test_colors_are_read(anna: Api) -> None:

@@ -281,6 +281,7 @@ def test_a_waiver_falls_away_when_what_it_waives_changes_and_holds_when_somethin
     [
         ({"by": "Ben"}, 422),
         ({"on": "2020-01-01"}, 422),
+        ({"on": "2026-99-99"}, 422),
         ({"reason": ""}, 422),
         ({"mark": "x"}, 422),
         ({"reason": "x" * 401}, 422),

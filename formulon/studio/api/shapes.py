@@ -299,6 +299,12 @@ class Preview(Shape):
     html: str
 
 
+class PagePreview(Preview):
+    """A page as it was drawn, and the key of what it was drawn from: what was asked for may have changed meanwhile."""
+
+    key: str
+
+
 class ColorText(Shape):
     text: str = Field(max_length=20_000)
 

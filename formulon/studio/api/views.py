@@ -23,6 +23,7 @@ from formulon.studio.api.problems import problem
 from formulon.studio.errors import UploadRefused
 from formulon.studio.models import Brand, Membership, Workspace
 from formulon.studio.services import brands, entries, foresight, history, languages, releases, sites, uploads
+from formulon.studio.services.workbench import summary_of
 
 FONTS = "/static/fonts/"
 SCHEME = OpenApiParameter("scheme", str, enum=["light", "dark"], description="The first scheme of the site if left out.")
@@ -169,18 +170,19 @@ class StyleView(View):
 class PreviewView(View):
     @extend_schema(
         parameters=[SCHEME, OpenApiParameter("language", str, description="One of the site's further languages.")],
-        responses=shapes.Preview,
+        responses=shapes.PagePreview,
     )
     def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
-        site, system, preview = previewed(request, brand_id)
-        language = request.query_params.get("language", "")
-        if language:
-            site = languages.shown(site, language)
-            system = site.system()
+        brand = brand_of(request, brand_id)
+        site, digests = sites.told_apart(brand, sites.bodies_of(brand)[0])
         page = site.page(page_id)
         if page is None:
             raise Http404
-        return answer(shapes.Preview(html=render_page(site, system, page, preview)))
+        key = sites.preview_key(site, digests, page, summary_of(site, sites.blob_of(brand)))
+        site = languages.shown(site, request.query_params.get("language", ""))
+        system = site.system()
+        preview = drawn_in(brand_id, system, request.query_params.get("scheme"))
+        return answer(shapes.PagePreview(html=render_page(site, system, site.page(page_id) or page, preview), key=key))
 
 
 class ForeseenView(View):

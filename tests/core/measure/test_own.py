@@ -9,9 +9,11 @@ import time
 from contextlib import suppress
 from dataclasses import replace
 from pathlib import Path
+from typing import Literal
 
 import pytest
 
+from formulon.core.checks.findings import Finding, Report, Waived, recounted
 from formulon.core.checks.page_facts import Fact, TextRun
 from formulon.core.checks.predict import predict
 from formulon.core.checks.preflight import check_site
@@ -118,6 +120,42 @@ def test_what_a_browser_sees_of_any_brand_is_what_was_predicted(brand: Identity 
     both = laid_over(predicted, report)
     assert both.counts["pass"] == predicted.counts["pass"] + report.counts["pass"]
     assert {one.rule for one in both.findings if one.basis == "measured"} <= MEASURED_RULES
+
+
+def of_ratio(ratio: float, outcome: Literal["fail", "cannot-tell"] = "fail", waived: bool = False) -> Report:
+    accepted = Waived("As it is.", "Anna", "2026-03-01") if waived else None
+    one = Finding(
+        "contrast/text-minimum",
+        "too-low",
+        outcome,
+        "stop",
+        "home",
+        "hero",
+        360,
+        "text",
+        ratio,
+        4.5,
+        ":1",
+        "It.",
+        waived=accepted,
+    )
+    return recounted([one], {"pass": 1})
+
+
+@pytest.mark.parametrize(
+    ("predicted", "seen", "bases", "stops"),
+    [
+        (of_ratio(4.41), of_ratio(4.4), ["both"], 1), (of_ratio(4.41), of_ratio(1.2), ["measured", "predicted"], 2),
+        (of_ratio(1.0, "cannot-tell"), of_ratio(1.2), ["measured", "predicted"], 1), (of_ratio(4.41, waived=True), of_ratio(4.4), ["both"], 0),
+        (of_ratio(4.41, waived=True), of_ratio(1.2), ["measured", "predicted"], 1), (Report({"pass": 1}, []), of_ratio(2.0), ["measured"], 1),
+        (of_ratio(2.0), Report({"pass": 1}, []), ["predicted"], 1),
+    ],
+)  # fmt: skip
+def test_no_prediction_and_no_waiver_hides_what_was_seen_to_be_worse(
+    predicted: Report, seen: Report, bases: list[str], stops: int
+) -> None:
+    made = laid_over(predicted, seen)
+    assert sorted(one.basis for one in made.findings) == bases and made.counts["stop"] == stops
 
 
 @pytest.mark.browser

@@ -1,12 +1,26 @@
+import { useCallback, useSyncExternalStore } from 'react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { client, unwrap, type Before, type Change, type Measuring } from './client';
+import { client, unwrap, type Before, type Change, type Measuring, type Preflight } from './client';
 
 const at = (brandId: string) => ({ params: { path: { brand_id: brandId } } });
 
-/** Findings of the site as it is; `stamp` changes with every revision, `measured` with every page that was measured. */
-export function usePreflight(brandId: string, stamp: string, measured = 0) {
+const reportKey = (brandId: string, stamp: string) => ['preflight', brandId, stamp];
+
+/** How many findings stop the release, as far as that is known without asking: those of the newest report, else what is predicted. */
+export function useStops(brandId: string, stamp: string, predicted: number): number {
+  const queries = useQueryClient();
+  const subscribe = useCallback((tell: () => void) => queries.getQueryCache().subscribe(tell), [queries]);
+  const known = useSyncExternalStore(
+    subscribe,
+    () => queries.getQueryData<Preflight>(reportKey(brandId, stamp))?.counts['stop'],
+  );
+  return known ?? predicted;
+}
+
+/** Findings of the site as it is; `stamp` changes with every revision. */
+export function usePreflight(brandId: string, stamp: string) {
   return useQuery({
-    queryKey: ['preflight', brandId, stamp, measured],
+    queryKey: reportKey(brandId, stamp),
     queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/preflight', at(brandId))),
     placeholderData: (previous) => previous,
   });
@@ -87,9 +101,18 @@ export async function allOf(brandId: string, rule: string) {
 
 /** How far a browser has looked at the pages as they are now; asked again and again while some wait for it. */
 export function useMeasuring(brandId: string, stamp: string) {
+  const queries = useQueryClient();
+  const queryKey = ['measuring', brandId, stamp];
   return useQuery({
-    queryKey: ['measuring', brandId, stamp],
-    queryFn: () => unwrap(client.GET('/api/brands/{brand_id}/preflight/measuring', at(brandId))),
+    queryKey,
+    queryFn: async () => {
+      const before = queries.getQueryData<Measuring>(queryKey)?.done;
+      const told = await unwrap(client.GET('/api/brands/{brand_id}/preflight/measuring', at(brandId)));
+      // What was seen since is a part of the report.
+      if (before !== undefined && told.done !== before)
+        void queries.invalidateQueries({ queryKey: reportKey(brandId, stamp) });
+      return told;
+    },
     placeholderData: (previous: Measuring | undefined) => previous,
     refetchInterval: (query) => (query.state.data?.waiting ? 800 : false),
     staleTime: 0,

@@ -102,7 +102,8 @@ export function previewKey(brandId: string, pageId: string, key: string, scheme:
   return ['preview', brandId, pageId, key, scheme];
 }
 
-/** The HTML of a page's preview; `key` changes whenever the HTML does. */
+/** The HTML of a page's preview; `key` changes whenever the HTML does. Where the page was changed while it was asked for, the answer
+ *  is that of another key: it is asked for again when this one is shown next, as by a step back. */
 export function usePreview(brandId: string, pageId: string, key: string, scheme: 'light' | 'dark') {
   return useQuery({
     queryKey: previewKey(brandId, pageId, key, scheme),
@@ -112,6 +113,7 @@ export function usePreview(brandId: string, pageId: string, key: string, scheme:
           params: { path: { brand_id: brandId, page_id: pageId }, query: { scheme } },
         }),
       ),
+    staleTime: (query) => (query.state.data && query.state.data.key !== key ? 0 : Infinity),
     placeholderData: (previous) => previous,
   });
 }

@@ -4402,6 +4402,16 @@ export interface components {
             ratio_large: number | null;
         };
         /**
+         * PagePreview
+         * @description A page as it was drawn, and the key of what it was drawn from: what was asked for may have changed meanwhile.
+         */
+        PagePreview: {
+            /** Html */
+            html: string;
+            /** Key */
+            key: string;
+        };
+        /**
          * Pair
          * @description A foreground on a background, with the colours really used. `required` is 0 where nothing is required.
          */
@@ -7485,7 +7495,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Preview"];
+                    "application/json": components["schemas"]["PagePreview"];
                 };
             };
         };

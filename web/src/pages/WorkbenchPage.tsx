@@ -107,7 +107,7 @@ function storeOf(brand: Workbench, queries: QueryClient): BenchStore {
     keep: (now) => queries.setQueryData(['brand', now.id], now),
     drawn: ({ page, scheme, html, content }, now) => {
       const key = previewOf(now, page);
-      if (key.startsWith(content)) queries.setQueryData(previewKey(now.id, page, key, scheme), { html });
+      if (key.startsWith(content)) queries.setQueryData(previewKey(now.id, page, key, scheme), { html, key });
     },
     load: () => unwrap(client.GET('/api/brands/{brand_id}', path)),
     signedOut: () => window.location.assign('/'),

@@ -4,6 +4,8 @@ import { Emblem } from '../parts/Emblem';
 import { MarkImage } from '../parts/MarkImage';
 import type { Workbench } from '../api/client';
 import { useNewEnquiries } from '../api/inbox';
+import { useStops } from '../api/preflight';
+import { stampOf } from '../bench/documents';
 import { useActions, useShown } from '../bench/useBench';
 import { HistoryDialog } from './HistoryDialog';
 import { KeysDialog, useKeysKey } from './KeysDialog';
@@ -28,7 +30,9 @@ export function Ticket({ stage }: TicketProps) {
   const identity = brand.identity.body;
   const symbol = identity.marks?.find((mark) => mark.kind === 'symbol') ?? identity.marks?.[0];
   const conflicts = system.conflicts.filter((conflict) => !conflict.cause).length;
-  const stops = system.counts['stop'] ?? 0;
+  const predicted = system.counts['stop'] ?? 0;
+  const known = useStops(brand.id, stampOf(brand), predicted);
+  const stops = system === brand.system ? known : predicted; // a drag is told as it is predicted
   const live = brand.releases.find((release) => release.live);
   const colors = identity.colors?.length ?? 0;
   const facts = [identity.strapline, identity.does, identity.audience, identity.place].filter(Boolean).length;

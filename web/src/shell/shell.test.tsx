@@ -1,7 +1,9 @@
-import { act, fireEvent, renderHook, screen, within } from '@testing-library/react';
+import { act, fireEvent, renderHook, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Problem, type Resolved, type Workbench } from '../api/client';
+import { queryClient } from '../api/queries';
+import { stampOf } from '../bench/documents';
 import { answers, draw, IDENTITY, SYSTEM, workbench } from '../testing';
 import { ChangedSince } from './ChangedSince';
 import { ControlStrip } from './ControlStrip';
@@ -58,6 +60,16 @@ describe('the head of the workbench', () => {
     draw(<Ticket stage="pages" />, { system: { ...SYSTEM, counts: { stop: 26 } } as never });
     expect(screen.getByRole('link', { name: 'See what stops it' })).toHaveAttribute('href', '/brands/one/preflight');
     expect(told()[3]).toBe('4Preflight26 stop the release');
+  });
+
+  it('counts what a browser has seen, once preflight was asked; a drag as it is predicted', async () => {
+    const brand = workbench();
+    const { again } = draw(<Ticket stage="pages" />, { brand });
+    expect(told()[3]).toBe('4Preflightnothing stops it');
+    act(() => void queryClient.setQueryData(['preflight', brand.id, stampOf(brand)], { counts: { stop: 2 } }));
+    await waitFor(() => expect(told()[3]).toBe('4Preflight2 stop the release'));
+    again({ system: { ...SYSTEM, counts: { stop: 1 } } as never });
+    expect(told()[3]).toBe('4Preflight1 stops the release');
   });
 
   it('names what undo takes back', () => {

@@ -42,7 +42,7 @@ export function PreflightStage() {
   const { change, say, report } = useActions();
   const stamp = stampOf(brand);
   const measuring = useMeasuring(brand.id, stamp);
-  const preflight = usePreflight(brand.id, stamp, measuring.data?.done);
+  const preflight = usePreflight(brand.id, stamp);
   const gates = useGates(brand).data?.languages ?? [];
   const [family, setFamily] = useState('');
   const [grouping, setGrouping] = useState<Grouping>('mending');

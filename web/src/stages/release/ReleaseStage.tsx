@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { client, unwrap } from '../../api/client';
-import { useMeasure, useMeasuring } from '../../api/preflight';
+import { useMeasure, useMeasuring, usePreflight, useStops } from '../../api/preflight';
 import { Editable } from '../../parts/Editable';
 import { PageFrame } from '../../sheet/PageFrame';
 import { FRAME, stampOf } from '../../bench/documents';
@@ -14,11 +14,12 @@ export function ReleaseStage() {
   const { brand, system, canWrite } = useShown('brand', 'system', 'canWrite');
   const { write, change, report, say } = useActions();
   const [busy, setBusy] = useState(false);
-  const stops = system.counts['stop'] ?? 0;
   const number = (brand.releases[0]?.number ?? 0) + 1;
   const live = brand.releases.find((release) => release.live);
   const stamp = stampOf(brand);
   const measuring = useMeasuring(brand.id, stamp);
+  const found = usePreflight(brand.id, stamp);
+  const stops = useStops(brand.id, stamp, system.counts['stop'] ?? 0);
   const { start, stop } = useMeasure(brand.id, stamp);
   // A release that waits for the browser is made once that has seen every page as it is now.
   const [waitsFor, setWaitsFor] = useState('');
@@ -80,7 +81,7 @@ export function ReleaseStage() {
             <p>
               {live && !brand.changed_since_release
                 ? 'Nothing has changed since. Publishing again makes the same site a new release.'
-                : `All ${system.counts['pass']} checks pass. The release replaces the site at its address at once, whole or not at all.`}
+                : `All ${found.data?.counts['pass'] ?? system.counts['pass']} checks pass. The release replaces the site at its address at once, whole or not at all.`}
             </p>
             <button
               type="button"
