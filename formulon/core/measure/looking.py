@@ -20,7 +20,8 @@ from formulon.core.measure.chromium import browsing
 from formulon.core.measure.edges import SHEET, edges
 from formulon.core.measure.facts import Page, Pair, Scheme
 from formulon.core.measure.files import MOST_PAGES, SiteFiles
-from formulon.core.measure.seen import Besides, EdgeSeen, FocusSeen, PageSeen, TextSeen
+from formulon.core.measure.glanced import DESK, PHONE, glanced
+from formulon.core.measure.seen import Besides, EdgeSeen, FocusSeen, GlanceSeen, PageSeen, TextSeen
 from formulon.core.measure.serving import START, served
 
 WIDTHS = (320, 360, 768, 1280, 1920)
@@ -55,11 +56,13 @@ Gone = Callable[[], bool]
 
 @dataclass(frozen=True, slots=True)
 class Views:
-    """How a page is looked at: at which widths, beside which widths its layout is looked at alone, and in which scheme."""
+    """How a page is looked at: at which widths, beside which widths its layout is looked at alone, in which scheme, and whether it is told
+    what draws the eye first."""
 
     widths: tuple[int, ...] = WIDTHS
     edges: tuple[int, ...] = ()
     scheme: Scheme = "light"
+    glances: bool = False
 
     @property
     def seconds(self) -> float:
@@ -145,10 +148,14 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
     desk = max((width for width in widths if width <= _DESK), default=widths[0])
     seen: dict[int, PageSeen] = {}
     pixels: dict[int, dict[str, Pair]] = {}
+    glancing: dict[int, asyncio.Task[list[GlanceSeen]]] = {}
     for width in widths:
         how = {"brief": False, "whole": width == desk}
         await _resize(line, width)
         seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE, how))
+        if views.glances and width in (PHONE, DESK):  # worked out while the browser goes on
+            apart = asyncio.to_thread(glanced, await _screen(line), seen[width], width)
+            glancing[width] = asyncio.create_task(apart)
         untold = [text for text in seen[width].texts if not text.told and not text.disabled]
         if untold:
             pixels[width] = await _pixels(tab, line, width, untold)
@@ -156,7 +163,10 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
     for width in views.edges:
         if width not in seen:
             beside[width] = await _briefly(tab, line, width)
-    return Page(path, seen, pixels, beside, scheme=views.scheme, besides=await _besides(tab, line, desk, views))
+    besides = await _besides(tab, line, desk, views)
+    for width, task in glancing.items():
+        seen[width].glances = await task
+    return Page(path, seen, pixels, beside, scheme=views.scheme, besides=besides)
 
 
 async def _screen(line: CDPSession) -> bytes:

@@ -21,7 +21,7 @@ from formulon.core.site.site import Site
 
 # What looks at pages: another one sees otherwise.
 LOOKER = hashlib.blake2b(
-    b"".join((resources.files("formulon.core.measure") / name).read_bytes() for name in ("probe.js", "besides.js", "seen.py", "looking.py", "behind.py"))
+    b"".join((resources.files("formulon.core.measure") / name).read_bytes() for name in ("probe.js", "besides.js", "seen.py", "looking.py", "behind.py", "attention.py", "glanced.py"))
 ).hexdigest()  # fmt: skip
 _SHEETS = ("tokens.css", "site.css")
 # Pages are told apart by their links' words, and a typeface by its name, which is made of its files: letters that are cut out of it for
@@ -48,7 +48,7 @@ class OwnPage:
 
     @property
     def views(self) -> Views:
-        return Views(WIDTHS, self.edges, self.scheme)
+        return Views(WIDTHS, self.edges, self.scheme, glances=True)
 
 
 @dataclass(frozen=True, slots=True)

@@ -172,6 +172,23 @@ class Besides(BaseModel):
     unreached: list[FocusSeen] = Field(default_factory=list)
 
 
+class GlanceSeen(SeenAt):
+    """A place of the first screen that draws the eye, in px of the page, and how strongly beside the first (0–1). `kind` is what stands
+    there: "action", "text" or "picture"."""
+
+    kind: str
+    label: str
+    x: float
+    y: float
+    strength: float
+    box: Box
+
+    @property
+    def main(self) -> bool:
+        """Whether it is the main action of its section."""
+        return self.kind == "action" and self.slot.split("/")[0] == "primary"
+
+
 class PageSeen(BaseModel):
     """A page at one width."""
 
@@ -202,3 +219,4 @@ class PageSeen(BaseModel):
     corners: list[ValueSeen] = Field(default_factory=list)
     shadows: list[ValueSeen] = Field(default_factory=list)
     drawn: list[Box] = Field(default_factory=list)
+    glances: list[GlanceSeen] = Field(default_factory=list)

@@ -53,6 +53,34 @@ class Preflight(Shape):
     measuring: Measuring
 
 
+class GlanceCard(Shape):
+    """A place that draws the eye: what stands there, in px of the page, and how strongly beside the first (0–1). `main` says that it is the
+    main action."""
+
+    section: str
+    slot: str
+    kind: str
+    label: str
+    main: bool
+    x: float
+    y: float
+    strength: float
+
+
+class FirstScreen(Shape):
+    """The first screen of a page at a width, in px, and where the eye goes first on it, as is predicted."""
+
+    width: int
+    height: int
+    glances: list[GlanceCard]
+
+
+class FirstScreens(Shape):
+    """Empty until a browser has seen the page as it is now."""
+
+    screens: list[FirstScreen]
+
+
 class FixesRequest(Shape):
     """Which finding is meant: its page, and its key."""
 

@@ -2,7 +2,7 @@
 
 from dataclasses import asdict
 
-from django.http import HttpResponse
+from django.http import Http404, HttpResponse
 from django.http.response import HttpResponseBase
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
@@ -11,14 +11,18 @@ from rest_framework.request import Request
 from formulon.core.checks.mending import Mending
 from formulon.core.checks.rule import rules
 from formulon.core.errors import ChangeError
+from formulon.core.measure.glanced import HIGH
 from formulon.core.measure.own_checks import needs_browser
+from formulon.core.measure.seen import GlanceSeen
 from formulon.core.site.changes import Change
 from formulon.core.site.site import Site
+from formulon.core.system.system import Scheme
 from formulon.studio.api import answers, preflight_shapes, shapes
 from formulon.studio.api.access import brand_of
 from formulon.studio.api.base import View, answer, gone
+from formulon.studio.api.views import SCHEME
 from formulon.studio.models import Brand
-from formulon.studio.services import before, measuring, preflight
+from formulon.studio.services import before, measuring, preflight, sites
 from formulon.studio.services.measurements import Progress
 
 
@@ -152,6 +156,27 @@ class MeasuringView(View):
         """Lets go of what waits. What is measured stays."""
         brand = brand_of(request, brand_id, write=True)
         return answer(_of(brand, measuring.cancel(brand)))
+
+
+class FirstScreensView(View):
+    @extend_schema(parameters=[SCHEME], responses={200: preflight_shapes.FirstScreens, 404: shapes.Problem})
+    def get(self, request: Request, brand_id: str, page_id: str) -> HttpResponseBase:
+        """What draws the eye first on a page, as is predicted from its pixels."""
+        brand = brand_of(request, brand_id)
+        if sites.load(brand).page(page_id) is None:
+            raise Http404
+        scheme: Scheme = "dark" if request.query_params.get("scheme") == "dark" else "light"
+        found = measuring.first_screens(brand, page_id, scheme) or {}
+        screens = [
+            preflight_shapes.FirstScreen(width=width, height=HIGH[width], glances=[_glance(one) for one in all_of])
+            for width, all_of in found.items()
+        ]
+        return answer(preflight_shapes.FirstScreens(screens=screens))
+
+
+def _glance(one: GlanceSeen) -> preflight_shapes.GlanceCard:
+    made = one.model_dump(include={"section", "slot", "kind", "label", "x", "y", "strength"})
+    return preflight_shapes.GlanceCard(**made, main=one.main)
 
 
 class BeforeView(View):

@@ -99,6 +99,7 @@ urlpatterns = [
     path(f"{_BRAND}/preflight/before", preflight_views.BeforeView.as_view()),
     path(f"{_BRAND}/preflight/report.html", preflight_views.ReportView.as_view()),
     path(f"{_BRAND}/preflight/report.pdf", preflight_views.ReportPdfView.as_view()),
+    path(f"{_BRAND}/preflight/first-screens/<slug:page_id>", preflight_views.FirstScreensView.as_view()),
     path(f"{_BRAND}/preflight/measuring", preflight_views.MeasuringView.as_view()),
     path(f"{_BRAND}/preflight/languages", language_views.GatesView.as_view()),
     path(f"{_BRAND}/languages", language_views.LanguagesView.as_view()),

@@ -3,11 +3,14 @@
 from django.conf import settings
 
 from formulon.core.checks.findings import PageChecks, Report
+from formulon.core.measure.facts import Scheme
 from formulon.core.measure.files import SiteFiles
+from formulon.core.measure.glanced import HIGH
 from formulon.core.measure.looking import Views
 from formulon.core.measure.own import OwnSite, own_site
 from formulon.core.measure.own_checks import OwnChecks, laid_over
 from formulon.core.measure.packed import unpacked
+from formulon.core.measure.seen import GlanceSeen
 from formulon.core.site.languages import published
 from formulon.core.site.site import Site
 from formulon.studio.models import Brand
@@ -80,3 +83,13 @@ def over(brand: Brand, site: Site, predicted: Report, folder: str = "") -> Repor
             data = seen.get(one.key)
             work.add(one, unpacked(data, one.page) if data else None)
     return laid_over(predicted, work.report()) if work.pages else predicted
+
+
+def first_screens(brand: Brand, page_id: str, scheme: Scheme) -> dict[int, list[GlanceSeen]] | None:
+    """What draws the eye first on a page in the site's own language, by width; None where no browser has seen it as it is now."""
+    own = _own(sites.load(brand))
+    page = next((one for one in own.pages if (one.folder, one.page, one.scheme) == ("", page_id, scheme)), None)
+    data = measurements.seen_under(brand, [page.key]).get(page.key) if page else None
+    if data is None:
+        return None
+    return {width: seen.glances for width, seen in unpacked(data).seen.items() if width in HIGH}

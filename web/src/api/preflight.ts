@@ -134,6 +134,20 @@ export function useMeasure(brandId: string, stamp: string) {
   return { start, stop };
 }
 
+/** What draws the eye first on a page, as far as a browser has seen it as it is now. */
+export function useFirstScreens(brandId: string, page: string, scheme: 'light' | 'dark', stamp: string) {
+  return useQuery({
+    queryKey: [...reportKey(brandId, stamp), 'first', page, scheme],
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/brands/{brand_id}/preflight/first-screens/{page_id}', {
+          params: { path: { brand_id: brandId, page_id: page }, query: { scheme } },
+        }),
+      ),
+    enabled: page !== '',
+  });
+}
+
 /** The old site, checked by the same means; asked again and again while its pages wait. */
 export function useBefore(brandId: string) {
   const queries = useQueryClient();

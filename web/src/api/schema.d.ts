@@ -934,6 +934,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brands/{brand_id}/preflight/first-screens/{page_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What draws the eye first on a page, as is predicted from its pixels. */
+        get: operations["brands_preflight_first_screens_retrieve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brands/{brand_id}/preflight/fixes": {
         parameters: {
             query?: never;
@@ -2993,6 +3010,26 @@ export interface components {
             basis: components["schemas"]["BasisEnum"];
         };
         /**
+         * FirstScreen
+         * @description The first screen of a page at a width, in px, and where the eye goes first on it, as is predicted.
+         */
+        FirstScreen: {
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Glances */
+            glances: components["schemas"]["GlanceCard"][];
+        };
+        /**
+         * FirstScreens
+         * @description Empty until a browser has seen the page as it is now.
+         */
+        FirstScreens: {
+            /** Screens */
+            screens: components["schemas"]["FirstScreen"][];
+        };
+        /**
          * FitOfStep
          * @description The texts of a step; how many texts take so many lines, by width; and the largest size in px with which no headline
          *     takes more than three lines on a phone, 0 where there is none or where the step is no headline's.
@@ -3230,6 +3267,29 @@ export interface components {
             states: {
                 [key: string]: number;
             };
+        };
+        /**
+         * GlanceCard
+         * @description A place that draws the eye: what stands there, in px of the page, and how strongly beside the first (0–1). `main` says that it is the
+         *     main action.
+         */
+        GlanceCard: {
+            /** Section */
+            section: string;
+            /** Slot */
+            slot: string;
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Main */
+            main: boolean;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /** Strength */
+            strength: number;
         };
         /** @enum {string} */
         GroundEnum: "paper" | "tint" | "brand" | "accent" | "deep" | "navigation" | "footer";
@@ -8098,6 +8158,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Before"];
+                };
+            };
+        };
+    };
+    brands_preflight_first_screens_retrieve: {
+        parameters: {
+            query?: {
+                /** @description The first scheme of the site if left out. */
+                scheme?: "dark" | "light";
+            };
+            header?: never;
+            path: {
+                brand_id: string;
+                page_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstScreens"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -9,6 +9,7 @@ import { Tabs } from '../../parts/Tabs';
 import { Toggles } from '../../parts/Toggles';
 import { BeforePanel } from './BeforePanel';
 import { FindingRow } from './FindingRow';
+import { FirstSeenPanel } from './FirstSeenPanel';
 import { FAMILIES, familyOf, grouped, idOf, stops, type Group, type Grouping } from './findings';
 import { Gate } from './Gate';
 import { InkTable } from './InkTable';
@@ -24,6 +25,7 @@ const GROUPINGS = [
 ] as const;
 const TABS = [
   { id: 'inks', name: 'Inks on grounds' },
+  { id: 'first', name: 'First seen' },
   { id: 'rules', name: 'Rules' },
   { id: 'before', name: 'Old site' },
 ];
@@ -182,6 +184,8 @@ export function PreflightStage() {
         <div id="side-panel" role="tabpanel" aria-labelledby={`side-${side}`}>
           {side === 'inks' ? (
             <InkTable />
+          ) : side === 'first' ? (
+            <FirstSeenPanel />
           ) : side === 'rules' ? (
             <RulesPanel rules={data.rules} />
           ) : (
