@@ -3,7 +3,7 @@ many are found, and how many findings stand on pages without any. All made up.""
 
 import struct
 import zlib
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 from formulon.core.checks.findings import Finding
@@ -204,12 +204,12 @@ class Seeded:
     seconds: float
 
 
-def measured(turns: int = 2) -> Seeded:
-    """What is found on the pages of `site`."""
+def measured(turns: int = 2, widths: Sequence[int] = WIDTHS) -> Seeded:
+    """What is found on the pages of `site` at some widths."""
     import time
 
     begun = time.perf_counter()
-    found = check_files(site(turns), WIDTHS)
+    found = check_files(site(turns), widths)
     seconds = time.perf_counter() - begun
     by_page: dict[str, list[Finding]] = {}
     for one in found.report.findings:

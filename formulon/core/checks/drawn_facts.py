@@ -150,23 +150,11 @@ class SiteRoot:
     pages: int
 
 
-@dataclass(frozen=True, slots=True)
-class MainAction:
-    """The main action on the first screen of a page at a width: as the how-many-th place it draws the eye, from 1, as it is predicted; 0
-    where it is not among those that do. `before` are the names of what draws it before."""
-
-    place: PagePlace
-    width: int
-    label: str
-    turn: int
-    before: tuple[str, ...]
-
-
 DrawnFact = (
     Control | PageValues | Focused | Unreached | Printed | SpacedText | PictureFile | MissingFile | Overlap | Gap | LeftEdges | PictureRow
-    | FrameTexts | SiteRoot | MainAction
+    | FrameTexts | SiteRoot
 )  # fmt: skip
 DRAWN = (
     Control, PageValues, Focused, Unreached, Printed, SpacedText, PictureFile, MissingFile, Overlap, Gap, LeftEdges, PictureRow,
-    FrameTexts, SiteRoot, MainAction,
+    FrameTexts, SiteRoot,
 )  # fmt: skip

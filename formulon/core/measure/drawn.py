@@ -13,7 +13,6 @@ from formulon.core.checks.drawn_facts import (
     FrameTexts,
     Gap,
     LeftEdges,
-    MainAction,
     MissingFile,
     Overlap,
     PageValues,
@@ -26,7 +25,6 @@ from formulon.core.checks.drawn_facts import (
 from formulon.core.checks.place import PagePlace
 from formulon.core.color.srgb import to_hex
 from formulon.core.measure.edges import SHEET
-from formulon.core.measure.glanced import HIGH
 from formulon.core.measure.mixed import over, rounded
 from formulon.core.measure.seen import Besides, Box, PageSeen, PictureSeen, SeenAt, TextSeen
 from formulon.core.measure.serving import HOST
@@ -74,7 +72,6 @@ def drawn_facts(page: SeenPage) -> Iterator[DrawnFact]:
     yield from _edges(page, desk, seen)
     yield from _rows(page, seen)
     yield from _frames(page, seen)
-    yield from _main_actions(page)
 
 
 def _hex(color: Sequence[float] | None) -> str:
@@ -246,16 +243,3 @@ def _frames(page: SeenPage, seen: PageSeen) -> Iterator[FrameTexts]:
         if kind in only:
             texts = tuple(one.text for one in seen.texts if one.section == at and not one.led)
             yield FrameTexts(page.place(at, kind), texts)
-
-
-def _main_actions(page: SeenPage) -> Iterator[DrawnFact]:
-    """The first main action of each first screen of which it is told what draws the eye."""
-    for width, seen in page.seen.items():
-        low = HIGH.get(width, 0) if seen.glances else 0
-        main = next(
-            (one for one in seen.targets if one.slot.split("/")[0] == "primary" and one.box[1] + one.box[3] <= low), None
-        )
-        if main:
-            turn = next((turn for turn, one in enumerate(seen.glances, 1) if one.at == main.at), 0)
-            before = tuple(one.label for one in seen.glances[: turn - 1 if turn else None] if one.label)
-            yield MainAction(page.place(main.section, main.slot), width, main.label, turn, before)

@@ -8,8 +8,7 @@ from PIL import Image
 from formulon.core.measure.attention import GLANCES, Box, glances
 from formulon.core.measure.seen import GlanceSeen, PageSeen, SeenAt, TextSeen
 
-PHONE, DESK = 360, 1280  # widths whose first screens are looked at, in px
-HIGH = {PHONE: 640, DESK: 800}  # px of a page that a first screen shows (common practice)
+HIGH = {360: 640, 1280: 800}  # px of a page that a first screen shows, by the widths that are looked at (common practice)
 
 
 def glanced(png: bytes, seen: PageSeen, width: int) -> list[GlanceSeen]:

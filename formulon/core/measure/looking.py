@@ -20,7 +20,7 @@ from formulon.core.measure.chromium import browsing
 from formulon.core.measure.edges import SHEET, edges
 from formulon.core.measure.facts import Page, Pair, Scheme
 from formulon.core.measure.files import MOST_PAGES, SiteFiles
-from formulon.core.measure.glanced import DESK, PHONE, glanced
+from formulon.core.measure.glanced import HIGH, glanced
 from formulon.core.measure.seen import Besides, EdgeSeen, FocusSeen, GlanceSeen, PageSeen, TextSeen
 from formulon.core.measure.serving import START, served
 
@@ -50,6 +50,7 @@ _PLAIN = """() => { const sheet = new CSSStyleSheet(); sheet.replaceSync(`
 _BARE = "on => document.documentElement.classList.toggle('formulon-bare', on)"
 _SPACED = "on => document.documentElement.classList.toggle('formulon-spaced', on)"  # as WCAG 2.2, 1.4.12 has it
 
+_Part = tuple[int, int, int, int]  # left, top, right, bottom in px
 Progress = Callable[[int, int], None]
 Gone = Callable[[], bool]
 
@@ -153,8 +154,8 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
         how = {"brief": False, "whole": width == desk}
         await _resize(line, width)
         seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE, how))
-        if views.glances and width in (PHONE, DESK):  # worked out while the browser goes on
-            apart = asyncio.to_thread(glanced, await _screen(line), seen[width], width)
+        if views.glances and width in HIGH:  # worked out while the browser goes on
+            apart = asyncio.to_thread(glanced, await _screen(line, (0, 0, width, HIGH[width]), 0), seen[width], width)
             glancing[width] = asyncio.create_task(apart)
         untold = [text for text in seen[width].texts if not text.told and not text.disabled]
         if untold:
@@ -169,9 +170,11 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
     return Page(path, seen, pixels, beside, scheme=views.scheme, besides=besides)
 
 
-async def _screen(line: CDPSession) -> bytes:
-    """What is in sight, as PNG."""
-    shot = await line.send("Page.captureScreenshot", {"format": "png", "optimizeForSpeed": True})
+async def _screen(line: CDPSession, part: _Part, top: int) -> bytes:
+    """A part (left, top, right, bottom in px) of what is in sight, as PNG; the page is scrolled to `top`. The smaller, the sooner."""
+    left, above, right, below = part
+    clip = {"x": left, "y": above + top, "width": max(1, right - left), "height": max(1, below - above), "scale": 1}
+    shot = await line.send("Page.captureScreenshot", {"format": "png", "optimizeForSpeed": True, "clip": clip})
     return base64.b64decode(shot["data"])
 
 
@@ -212,11 +215,13 @@ async def _pixels(tab: Tab, line: CDPSession, width: int, texts: list[TextSeen])
         top = int(await tab.evaluate("y => { scrollTo(0, y); return scrollY; }", max(0, left[0].box[1] - 80)))
         inside = [one for one in left if one.box[1] + min(one.box[3], HEIGHT / 2) <= top + HEIGHT] or left[:1]
         left = [one for one in left if one not in inside]
-        drawn = await _screen(line)
-        await tab.evaluate(_BARE, True)
-        bare = await _screen(line)
-        await tab.evaluate(_BARE, False)
         boxes = [_within(one, top, width) for one in inside]
+        part = _around(boxes)
+        drawn = await _screen(line, part, top)
+        await tab.evaluate(_BARE, True)
+        bare = await _screen(line, part, top)
+        await tab.evaluate(_BARE, False)
+        boxes = [(left - part[0], above - part[1], right - part[0], low - part[1]) for left, above, right, low in boxes]
         inks = [_ink(one) for one in inside]
         for text, pair in zip(inside, read_pixels(drawn, bare, boxes, inks), strict=True):
             if pair:
@@ -225,7 +230,12 @@ async def _pixels(tab: Tab, line: CDPSession, width: int, texts: list[TextSeen])
     return made
 
 
-def _within(text: TextSeen, top: int, width: int) -> tuple[int, int, int, int]:
+def _around(boxes: Sequence[_Part]) -> _Part:
+    lefts, tops, rights, lows = zip(*boxes, strict=True)
+    return min(lefts), min(tops), max(rights), max(lows)
+
+
+def _within(text: TextSeen, top: int, width: int) -> _Part:
     left, above, wide, high = text.box
     return (
         max(0, int(left)),

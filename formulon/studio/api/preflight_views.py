@@ -191,7 +191,7 @@ class BeforeView(View):
     def post(self, request: Request, brand_id: str) -> HttpResponseBase:
         """Has its pages measured."""
         brand = brand_of(request, brand_id, write=True)
-        before.ask(brand, measuring.keys(brand))
+        before.ask(brand, list(measuring.named(brand)))
         return answer(_before(brand))
 
     @extend_schema(operation_id="before_stop", responses={200: preflight_shapes.Before})

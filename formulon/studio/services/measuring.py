@@ -31,17 +31,14 @@ def _own(site: Site) -> OwnSite:
     return known[1]
 
 
-def _named(own: OwnSite) -> dict[str, str]:
-    return {one.key: one.page for one in own.pages}
-
-
-def keys(brand: Brand) -> list[str]:
-    return list(_named(_own(sites.load(brand))))
+def named(brand: Brand) -> dict[str, str]:
+    """The pages of a brand as it is now by their keys: one for each language and scheme."""
+    return {one.key: one.page for one in _own(sites.load(brand)).pages}
 
 
 def progress(brand: Brand) -> Progress:
     """How far measuring a brand as it is now has come."""
-    return measurements.progress_of(brand, _named(_own(sites.load(brand))))
+    return measurements.progress_of(brand, named(brand))
 
 
 def awaited(brand: Brand) -> bool:
@@ -51,13 +48,13 @@ def awaited(brand: Brand) -> bool:
 
 def ask(brand: Brand) -> Progress:
     """Has everything measured that is not yet."""
-    measurements.ask_for(brand, _named(_own(sites.load(brand))), before.keys(brand))
+    measurements.ask_for(brand, named(brand), before.keys(brand))
     return progress(brand)
 
 
 def cancel(brand: Brand) -> Progress:
     """Lets go of what waits."""
-    measurements.drop(brand, _named(_own(sites.load(brand))))
+    measurements.drop(brand, named(brand))
     return progress(brand)
 
 

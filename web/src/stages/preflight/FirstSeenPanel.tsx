@@ -13,7 +13,7 @@ const SCREENS = [
 const KINDS: Record<string, string> = { action: 'to press', text: 'text', picture: 'picture' };
 
 /** What draws the eye first on the first screen of a page, as is predicted: numbered, on the page and beside it. */
-export function FirstSeenPanel() {
+export function FirstSeenPanel({ waiting }: { waiting: boolean }) {
   const { brand, look } = useShown('brand', 'look');
   const drawn = brand.pages.map((one) => one.body);
   const [chosen, setChosen] = useState('');
@@ -65,7 +65,11 @@ export function FirstSeenPanel() {
       ) : !told.data ? (
         <p className="soft">Asking what was seen…</p>
       ) : !screen ? (
-        <p>No browser has seen this page as it is now. Have it look, on the left.</p>
+        <p>
+          {waiting
+            ? 'A browser is looking at the pages; this one comes in its turn.'
+            : 'No browser has seen this page as it is now. Have it look, on the left.'}
+        </p>
       ) : (
         <>
           <ol>

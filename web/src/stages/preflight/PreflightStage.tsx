@@ -185,7 +185,7 @@ export function PreflightStage() {
           {side === 'inks' ? (
             <InkTable />
           ) : side === 'first' ? (
-            <FirstSeenPanel />
+            <FirstSeenPanel waiting={(measuring.data?.waiting ?? 0) > 0} />
           ) : side === 'rules' ? (
             <RulesPanel rules={data.rules} />
           ) : (
