@@ -2,6 +2,8 @@
 
 import os
 import re
+import subprocess
+import sys
 from collections.abc import Callable, Iterator
 from pathlib import Path
 from threading import Condition
@@ -11,7 +13,7 @@ import pytest
 from django.conf import settings
 from django.contrib.auth.models import User
 from django.core.handlers.base import BaseHandler
-from django.db import connections
+from django.db import connection, connections
 from django.test import Client, override_settings
 from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
 
@@ -71,6 +73,19 @@ def demo(designer: User) -> str:
     brand = load_folder(ROOT / "demo" / "quillmoor", Workspace.objects.get(name="Studio"))
     settled(brand, "demo")
     return str(brand.pk)
+
+
+def working(queue: str, *more: str) -> Iterator[None]:
+    """The real worker of a queue, in a process of its own, on the tests' database."""
+    connection.ensure_connection()
+    with connection.cursor() as cursor:
+        cursor.execute("TRUNCATE procrastinate_jobs CASCADE")
+    env = {**os.environ, "FORMULON_DB_NAME": str(connection.settings_dict["NAME"])}
+    command = [sys.executable, "manage.py", "procrastinate", "worker", "--queues", queue, *more]
+    process = subprocess.Popen(command, cwd=ROOT, env=env, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
+    yield
+    process.terminate()
+    process.wait(30)
 
 
 class Answering:

@@ -1,35 +1,23 @@
 """The whole path from a client's folder to the system: dropped, read in the worker, decided on, asked, resolved."""
 
 import base64
-import os
 import re
-import subprocess
-import sys
 from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
-from django.db import connection
 from playwright.sync_api import Page, expect
 
 from formulon.studio.models import Brand, SourceFile
-from tests.browser.conftest import ROOT, stage, violations
+from tests.browser.conftest import ROOT, stage, violations, working
 
 FOLDER = ROOT / "demo" / "quillmoor"
 
 
 @pytest.fixture
 def worker(transactional_db: None) -> Iterator[None]:
-    """The real worker in a process of its own, on the tests' database."""
-    connection.ensure_connection()
-    with connection.cursor() as cursor:
-        cursor.execute("TRUNCATE procrastinate_jobs CASCADE")
-    env = {**os.environ, "FORMULON_DB_NAME": str(connection.settings_dict["NAME"])}
-    command = [sys.executable, "manage.py", "procrastinate", "worker", "--queues", "reading"]
-    process = subprocess.Popen(command, cwd=ROOT, env=env, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
-    yield
-    process.terminate()
-    process.wait(30)
+    """The worker that reads."""
+    yield from working("reading")
 
 
 def drop(page: Page, files: list[Path]) -> None:

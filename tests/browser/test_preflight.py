@@ -1,37 +1,25 @@
 """Preflight to the end, as a designer goes: fixes tried and taken, one finding waived, the pages seen by a browser in a worker, and a release
 that waits for it. And the site that the brand has had, checked by the same means."""
 
-import os
 import re
-import subprocess
-import sys
 from collections.abc import Iterator
 from typing import Any
 
 import pytest
-from django.db import connection
 from playwright.sync_api import Page, expect
 
 from formulon.core.site.documents import CHOICES
 from formulon.studio.models import Brand, Document, Measurement, Release, SourceFile
 from formulon.studio.services import sources
-from tests.browser.conftest import ROOT, open_demo, saved, stage, violations
+from tests.browser.conftest import open_demo, saved, stage, violations, working
 
 SEEN = 180_000  # ms in which a worker starts, its browser too, and all pages are seen, on a slow machine
 
 
 @pytest.fixture
 def measurer(transactional_db: None) -> Iterator[None]:
-    """The worker that measures, in a process of its own, on the tests' database."""
-    connection.ensure_connection()
-    with connection.cursor() as cursor:
-        cursor.execute("TRUNCATE procrastinate_jobs CASCADE")
-    env = {**os.environ, "FORMULON_DB_NAME": str(connection.settings_dict["NAME"])}
-    command = [sys.executable, "manage.py", "procrastinate", "worker", "--queues", "measuring", "--concurrency", "1"]
-    process = subprocess.Popen(command, cwd=ROOT, env=env, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
-    yield
-    process.terminate()
-    process.wait(30)
+    """The worker that measures."""
+    yield from working("measuring", "--concurrency", "1")
 
 
 def damage(brand: Brand) -> None:
@@ -96,6 +84,15 @@ def test_from_findings_to_none_by_fixes_and_one_waiver_and_a_release(
         "The ticket shop opens in May."
     ]
     assert {row.state for row in Measurement.objects.filter(brand=brand)} == {"done"}
+    # What draws the eye first, on pages that were seen; by keys.
+    stage(page, "Preflight")
+    page.get_by_role("tab", name="First seen").click()
+    panel = page.get_by_role("tabpanel")
+    expect(panel.get_by_role("listitem").first).to_contain_text("The dark is worth the drive.")
+    expect(panel.locator(".glance")).to_have_count(panel.get_by_role("listitem").count())
+    panel.get_by_role("button", name="Phone").press("Enter")
+    expect(panel.get_by_role("listitem").first).to_contain_text("The dark is worth the drive.")
+    assert violations(page) == []
     # Undone, the waiver holds nothing up any more: the stop is back.
     page.get_by_role("button", name="Undo").click()
     stage(page, "Preflight")
