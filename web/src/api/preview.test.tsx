@@ -24,10 +24,18 @@ it('asks again for a page that was changed while it was drawn, and for no other'
   known[PREVIEW] = { key: 'a', html: '<p>Before</p>' }; // taken back
   rerender({ key: 'a' });
   await waitFor(() => expect(result.current).toBe('<p>Before</p>'));
+  // A step back is shown before it is stored: what is asked for meanwhile is still what was.
+  known[PREVIEW] = { key: 'a', html: '<p>Before</p>' };
+  rerender({ key: 'c' });
+  await waitFor(() => expect(queryClient.isFetching()).toBe(0));
+  expect(result.current).toBe('<p>Before</p>');
+  known[PREVIEW] = { key: 'c', html: '<p>Long before</p>' };
+  await waitFor(() => expect(result.current).toBe('<p>Long before</p>'));
+  rerender({ key: 'a' });
   const count = asked.length;
   known[PREVIEW] = { key: 'b', html: '<p>Never asked for</p>' };
   rerender({ key: 'b' });
   rerender({ key: 'a' });
   await waitFor(() => expect(result.current).toBe('<p>Before</p>'));
-  expect([count, asked.length]).toEqual([3, 3]);
+  expect(asked.length).toBe(count);
 });

@@ -102,8 +102,10 @@ export function previewKey(brandId: string, pageId: string, key: string, scheme:
   return ['preview', brandId, pageId, key, scheme];
 }
 
+const isOther = (drawn: { key: string } | undefined, key: string) => drawn !== undefined && drawn.key !== key;
+
 /** The HTML of a page's preview; `key` changes whenever the HTML does. Where the page was changed while it was asked for, the answer
- *  is that of another key: it is asked for again when this one is shown next, as by a step back. */
+ *  is that of another key. It is asked for again: a step back shows the key that was before it is stored. */
 export function usePreview(brandId: string, pageId: string, key: string, scheme: 'light' | 'dark') {
   return useQuery({
     queryKey: previewKey(brandId, pageId, key, scheme),
@@ -113,7 +115,9 @@ export function usePreview(brandId: string, pageId: string, key: string, scheme:
           params: { path: { brand_id: brandId, page_id: pageId }, query: { scheme } },
         }),
       ),
-    staleTime: (query) => (query.state.data && query.state.data.key !== key ? 0 : Infinity),
+    staleTime: (query) => (isOther(query.state.data, key) ? 0 : Infinity),
+    // Not for ever: the page may have been changed by somebody else, of which the bench is told by other ways.
+    refetchInterval: ({ state }) => (isOther(state.data, key) && state.dataUpdateCount < 20 ? 400 : false),
     placeholderData: (previous) => previous,
   });
 }
