@@ -3,7 +3,7 @@ import { usePreview, useReach } from '../api/queries';
 import { useActions, useShown } from '../bench/useBench';
 import { stampOf } from '../bench/documents';
 import { paintedAreas } from './areas';
-import { enlist, lightUses, restyle, standSections, studioStyle, swapBody, WIDTH_NAMES } from './frames';
+import { enlist, isWritten, lightUses, restyle, standSections, studioStyle, swapBody, WIDTH_NAMES } from './frames';
 
 export type PageFrameProps = {
   pageId: string;
@@ -37,18 +37,23 @@ export function PageFrame({ pageId, width, shown, onDocument, focusable = false,
   if (html && first === null) setFirst(html);
 
   const drawn = useRef<string | null>(null);
+  // What stood before the page that is asked for is no news of it.
+  const news = foreseen?.page === pageId || !preview.isPlaceholderData;
+  const key = page?.preview;
   // Before the studio itself is painted: what was done shows with it.
   useLayoutEffect(() => {
     const document = frame.current?.contentDocument;
     if (!loaded || !document || !html) return;
-    if (drawn.current !== html) {
+    // What was written on the page and taken back before it was drawn anew: the HTML is what it was, the page is not.
+    const stale = news && isWritten(document);
+    if (drawn.current !== html || stale) {
       const editing = document.activeElement?.hasAttribute('contenteditable');
       // A frame loads with the first HTML; by then there may be other.
-      if ((drawn.current ?? first) !== html && !editing) swapBody(document, html);
+      if (((drawn.current ?? first) !== html || stale) && !editing) swapBody(document, html);
       drawn.current = html;
       onDocument?.(document);
     }
-  }, [loaded, html, first, onDocument]);
+  }, [loaded, html, first, onDocument, news, key]);
   // What a change of the structure comes to is seen before it is stored and the page drawn anew.
   const standing = (page?.body.sections ?? [])
     .filter((one) => !one.hidden && !one.parked)

@@ -99,12 +99,19 @@ function rulesOf(css: string): { selector: string; values: Values }[] {
   return found;
 }
 
+const WRITTEN = 'data-written';
+
+/** Says that a page was written on: it shows what its HTML does not have, until it is drawn anew. */
+export const markWritten = (page: Document): void => page.body.setAttribute(WRITTEN, '');
+export const isWritten = (page: Document): boolean => page.body.hasAttribute(WRITTEN);
+
 /** Swaps the body of a frame for that of other HTML, keeping styles and scroll. */
 export function swapBody(document: Document, html: string): void {
   const next = new DOMParser().parseFromString(html, 'text/html');
   document.body.replaceChildren(...Array.from(next.body.childNodes).map((node) => document.adoptNode(node)));
   document.documentElement.lang = next.documentElement.lang;
   document.body.className = next.body.className;
+  document.body.removeAttribute(WRITTEN);
   // Styles other than the tokens change with the typefaces.
   const now = document.querySelectorAll<HTMLStyleElement>('head style:not(#tokens):not(#studio)');
   next.querySelectorAll<HTMLStyleElement>('head style:not(#tokens)').forEach((style, index) => {

@@ -1,3 +1,4 @@
+import { markWritten } from '../../sheet/frames';
 import { emphasise, written } from './marks';
 import { listed, pastedText, proseHtml, proseText } from './prose';
 
@@ -77,6 +78,7 @@ export function editInPlace(document: Document, now: () => InPlace): () => void 
       now().onEmptied(spot);
       return;
     }
+    markWritten(document);
     void now()
       .onStore(spot, text)
       .then((done) => {
