@@ -34,6 +34,7 @@ PATHS = [
     ("post", "/preflight/all-of"),
     ("post", "/preflight/weigh"),
     ("get", "/preflight/report.html"),
+    ("get", "/preflight/first-screens/home"),
     ("get", "/preflight/before"),
     ("post", "/preflight/before"),
     ("delete", "/preflight/before"),
@@ -113,6 +114,7 @@ def _pattern(path: str) -> str:
     parts = {
         "/home/": "/<slug:page_id>/",
         "/hero/": "/<slug:section_id>/",
+        "/first-screens/home": "/first-screens/<slug:page_id>",
         "/1/": "/<int:number>/",
         "/7": "/<int:file_id>",
         "/9": "/<int:entry_id>",
