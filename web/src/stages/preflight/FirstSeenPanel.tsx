@@ -26,7 +26,7 @@ export function FirstSeenPanel({ waiting }: { waiting: boolean }) {
   const shown = width === '360' ? Math.min(room, 260) : room;
   const scale = shown / Number(width);
   const glances = screen?.glances ?? [];
-  const main = glances.findIndex((one) => one.main) + 1;
+  const main = glances.some((one) => one.main);
   return (
     <div className="first-seen">
       <div className="first-seen-head">
@@ -76,9 +76,7 @@ export function FirstSeenPanel({ waiting }: { waiting: boolean }) {
             {glances.map((one, index) => (
               <li key={index}>
                 <b>{index + 1}</b>
-                <span>
-                  {one.label || (one.kind === 'picture' ? 'A picture that decorates' : 'A part of the ground')}
-                </span>
+                <span>{one.label || 'A picture that decorates'}</span>
                 <span className="soft">{one.main ? 'main action' : (KINDS[one.kind] ?? '')}</span>
               </li>
             ))}
