@@ -82,7 +82,7 @@ export function FirstSeenPanel({ waiting }: { waiting: boolean }) {
             ))}
           </ol>
           {glances.length === 0 && <p>Nothing on this screen is unlike the rest.</p>}
-          {glances.length > 0 && !main && <p>No main action is among them.</p>}
+          {glances.length > 0 && !main && <p>None of them is a main action.</p>}
           <p className="soft">
             A prediction, computed from colours, lightness and edges of the screen alone; it knows nothing of what words
             say or who reads them.

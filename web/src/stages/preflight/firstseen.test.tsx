@@ -29,11 +29,11 @@ it('tells in turn what draws the eye on a desktop and on a phone, and whether th
   draw(<FirstSeenPanel waiting={false} />);
   expect(await screen.findByText('Order a basket')).toBeVisible();
   expect(told()).toEqual(['1Willow for lifetext', '2A picture that decoratespicture', '3Order a basketmain action']);
-  expect(screen.queryByText('No main action is among them.')).toBeNull();
+  expect(screen.queryByText('None of them is a main action.')).toBeNull();
   expect(screen.getByText(/^A prediction, computed/)).toBeVisible();
   await userEvent.click(screen.getByRole('button', { name: 'Phone' }));
   expect(told()).toHaveLength(2);
-  expect(screen.getByText('No main action is among them.')).toBeVisible();
+  expect(screen.getByText('None of them is a main action.')).toBeVisible();
 });
 
 it('says that no browser has seen a page, that one is looking, that nothing stands out, and what went wrong', async () => {
