@@ -5,6 +5,7 @@ import struct
 import zlib
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from random import Random
 
 from formulon.core.checks.findings import Finding
 from formulon.core.measure.files import SiteFiles
@@ -28,16 +29,16 @@ _CSS = {
     "weaver": """*{box-sizing:border-box}body{margin:0;font:17px/1.55 Georgia,serif;color:#2a241d;background:#fbf7ef}a{color:#7a3b12}
 header{display:flex;flex-wrap:wrap;gap:8px 24px;padding:16px 20px;background:#2a241d}header a{color:#fbf7ef;padding:8px 0}
 main{max-width:40rem;margin:0 auto;padding:32px 20px}h1{font-size:40px;line-height:1.15}h2{font-size:26px;line-height:1.2}
-.go{display:inline-block;background:#7a3b12;color:#fff;padding:12px 20px;text-decoration:none}img{max-width:100%;height:auto;display:block}
+.go{display:inline-block;background:#7a3b12;color:#fff;padding:12px 20px;text-decoration:none}.go:hover{background:#4d240a}img{max-width:100%;height:auto;display:block}
 ul{padding-left:20px}footer{padding:20px;background:#efe7d8}input{font:inherit;padding:10px;border:2px solid #2a241d;width:100%;max-width:20rem}label{display:block;margin-top:12px}""",
     "lab": """*{box-sizing:border-box}body{margin:0;font:16px/1.6 Arial,sans-serif;color:#e8eef7;background:#0d1524}a{color:#8fc4ff}
 header{padding:14px 24px;border-bottom:1px solid #33435c}header a{display:inline-block;padding:8px 10px}main{padding:28px 24px;max-width:44rem}
-h1{font-size:34px;line-height:1.2;color:#fff}h2{font-size:22px;line-height:1.3;color:#fff}.go{display:inline-block;border:2px solid #8fc4ff;padding:10px 18px;color:#8fc4ff;background:none}
+h1{font-size:34px;line-height:1.2;color:#fff}h2{font-size:22px;line-height:1.3;color:#fff}.go{display:inline-block;border:2px solid #8fc4ff;padding:10px 18px;color:#8fc4ff;background:none}.go:hover{background:#8fc4ff;color:#0d1524}
 .cards{display:grid;grid-template-columns:repeat(auto-fit,minmax(220px,1fr));gap:16px}.card{background:#18243a;padding:16px}img{max-width:100%;height:auto;display:block}
 footer{padding:24px;color:#b8c6da}input{font:inherit;padding:10px;background:#fff;color:#111;border:1px solid #8fa;max-width:100%}label{display:block;margin-top:12px}""",
     "market": """*{box-sizing:border-box}body{margin:0;font:18px/1.5 Verdana,sans-serif;color:#10241a;background:#fff}a{color:#0b5d3b}
 header{background:#f3c74b;padding:12px 18px}header a{color:#10241a;padding:10px 6px;display:inline-block}main{padding:24px 18px;max-width:46rem;margin:auto}
-h1{font-size:30px;line-height:1.25}h2{font-size:24px;line-height:1.25}.go{display:inline-block;background:#0b5d3b;color:#fff;padding:14px 22px;border-radius:30px}
+h1{font-size:30px;line-height:1.25}h2{font-size:24px;line-height:1.25}.go{display:inline-block;background:#0b5d3b;color:#fff;padding:14px 22px;border-radius:30px}.go:hover{background:#10241a}
 .band{background:#0b5d3b;color:#fff;padding:20px}.band a{color:#fff}img{max-width:100%;height:auto;display:block}footer{padding:18px;background:#e9efe9}
 input{font:inherit;padding:10px;max-width:100%;border:1px solid #10241a}label{display:block;margin-top:12px}""",
 }  # fmt: skip
@@ -152,6 +153,18 @@ DEFECTS = (
     Defect("focus-thin", "contrast/focus-ring", style="#ask{background:#fff}#ask *{color:#111}#ask button{background:#0b5d3b!important;color:#fff!important}button:focus-visible{outline:1px solid #000!important}", also=("contrast/field-edge",)),
     Defect("focus-shadow", "interaction/focus-forced", style="a:focus,button:focus,input:focus{outline:none;box-shadow:0 0 0 3px #888}"), Defect("focus-by-ground", "interaction/focus-forced", style=".go:focus{outline:none;background:#222!important;color:#fff!important}"),
     Defect("focus-under-footer", "interaction/focus-covered", _swap("</main>", "</main><div id=\"bar\"></div>"), "#bar{position:fixed;bottom:0;left:0;right:0;height:48vh;background:#888;z-index:9}"),
+    Defect("faint-under-pointer", "contrast/states", style=".go:hover{background:#e2e2e2!important;color:#fff!important}"),
+    Defect("faint-by-veil-under-pointer", "contrast/states", style="a:hover{color:rgba(128,128,128,.5)!important;background:#fff!important}"),
+    Defect("faint-in-focus", "contrast/states", style=".go:focus-visible{background:#e2e2e2!important;color:#fff!important;outline:3px solid #d33!important}", also=("contrast/focus-ring",)),
+    Defect("faint-by-its-part", "contrast/states", style="#ask{background:#fff}#ask form:hover .go{background:#fafafa!important;color:#ccc!important}", also=("contrast/text-minimum", "contrast/field-edge")),
+    Defect("still-button", "interaction/pointer-answered", style=".go:hover{background:unset;color:unset}.go,.go:hover{background:#0b5d3b!important;color:#fff!important}"),
+    Defect("grows-bold", "layout/still-under-pointer", style="header a:hover{font-weight:700;letter-spacing:.05em}"),
+    Defect("grows-edge", "layout/still-under-pointer", style=".go:hover{border:4px solid #888!important}"),
+    Defect("out-of-use-alike", "interaction/out-of-use", _swap("Send it</button>", 'Send it</button> <button class="go" type="submit" disabled>Send later</button>'), ".go{color:#fff!important;background:#0b5d3b!important;border:0!important}.go:hover{background:#10241a!important}"),
+    Defect("out-of-use-told", "interaction/out-of-use", _swap("Send it</button>", 'Send it</button> <button class="go" aria-disabled="true">Send later</button>')),
+    Defect("late-picture", "publishing/largest-paint", _swap("<h1>", '<img src="big.png" alt="Reed" width="280" height="187"><h1>'), also=("publishing/picture-forms",)),
+    Defect("late-sheet", "publishing/largest-paint", _swap("<style>", '<link rel="stylesheet" href="long.css"><style>')),
+    Defect("refused-style", "publishing/complaints", _swap("<title>", """<meta http-equiv="Content-Security-Policy" content="style-src 'self'"><title>"""), "h1{color:red}"),
     Defect("not-reached", "interaction/reached", _swap('class="go" href', 'class="go" tabindex="-1" href')), Defect("not-reached-button", "interaction/reached", _swap("<button", '<button tabindex="-1"')),
     Defect("spaced-cut", "type/text-spacing", _swap(">How we cut<", '><span class="tight">How we cut</span><'), ".tight{display:inline-block;width:9.6ch;overflow:hidden;white-space:nowrap;vertical-align:bottom}"),
     Defect("zoom-cut", "type/zoom", style="@media(min-width:600px) and (max-width:700px){#second{height:20px;overflow:hidden}}"),
@@ -178,6 +191,7 @@ def site(turns: int = 2) -> SiteFiles:
         "heavy.png": png(480, 320, (214, 205, 190)) + bytes(2_600_000),
         "big.png": png(480, 320, (214, 205, 190)) + bytes(400_000),
         "reed.bmp": png(480, 320, (214, 205, 190)),
+        "long.css": f"/* {Random(7).randbytes(450_000).hex()} */".encode(),
     }
     for css, style in _CSS.items():
         data[f"{css}.css"] = style.encode()

@@ -46,6 +46,46 @@ class Focused:
 
 
 @dataclass(frozen=True, slots=True)
+class StateText:
+    """Words of a control in a state (“under the pointer” or “in focus”) in which their colours are otherwise than at rest; hex, size in px."""
+
+    place: PagePlace
+    text: str
+    state: str
+    ink: str
+    ground: str
+    size: float
+    weight: int
+
+
+@dataclass(frozen=True, slots=True)
+class Still:
+    """The labels of a page's buttons that look under the pointer as they do at rest."""
+
+    place: PagePlace
+    labels: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Grown:
+    """A control that takes more or less room under the pointer, in px."""
+
+    place: PagePlace
+    label: str
+    across: float
+    down: float
+
+
+@dataclass(frozen=True, slots=True)
+class OutOfUse:
+    """A button that cannot be pressed and is drawn like one that can."""
+
+    place: PagePlace
+    label: str
+    like: str
+
+
+@dataclass(frozen=True, slots=True)
 class Unreached:
     """A control that the keyboard does not come to."""
 
@@ -140,6 +180,23 @@ class FrameTexts:
 
 
 @dataclass(frozen=True, slots=True)
+class LargestPaint:
+    """The largest thing of a first screen, a picture by its file or a text where that is empty, and the s until it is there on a slow line."""
+
+    place: PagePlace
+    picture: str
+    seconds: float
+
+
+@dataclass(frozen=True, slots=True)
+class Complaint:
+    """What a browser has to say of a page, as its console has it."""
+
+    place: PagePlace
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
 class SiteRoot:
     """What lies at the root of a site for search engines, and what its file for robots forbids."""
 
@@ -151,10 +208,10 @@ class SiteRoot:
 
 
 DrawnFact = (
-    Control | PageValues | Focused | Unreached | Printed | SpacedText | PictureFile | MissingFile | Overlap | Gap | LeftEdges | PictureRow
-    | FrameTexts | SiteRoot
+    Control | PageValues | StateText | Still | Grown | OutOfUse | Focused | Unreached | Printed | SpacedText | PictureFile | MissingFile | Overlap | Gap | LeftEdges | PictureRow
+    | FrameTexts | LargestPaint | Complaint | SiteRoot
 )  # fmt: skip
 DRAWN = (
-    Control, PageValues, Focused, Unreached, Printed, SpacedText, PictureFile, MissingFile, Overlap, Gap, LeftEdges, PictureRow,
-    FrameTexts, SiteRoot,
+    Control, PageValues, StateText, Still, Grown, OutOfUse, Focused, Unreached, Printed, SpacedText, PictureFile, MissingFile, Overlap, Gap, LeftEdges, PictureRow,
+    FrameTexts, LargestPaint, Complaint, SiteRoot,
 )  # fmt: skip

@@ -3,14 +3,14 @@
 from collections.abc import Iterator
 from typing import TYPE_CHECKING
 
-from formulon.core.checks.page_facts import Fact, PagePlace, Target
+from formulon.core.checks.page_facts import Fact, MarkDrawn, PagePlace, Target
 from formulon.core.site.geometry import GRID_FROM, box_of, boxes_of, px
 from formulon.core.site.header import entries as header_entries
-from formulon.core.site.header import footer_ways, has_ways, leaves, more, name_room, name_scale, strip_ways
+from formulon.core.site.header import footer_ways, has_ways, head, leaves, more, name_room, name_scale, strip_ways
 from formulon.core.site.languages import switch_names
 from formulon.core.site.render import names_beside
 from formulon.core.site.site import Page, Section
-from formulon.core.system.facets.lockup import size_of
+from formulon.core.system.facets.lockup import least_height, size_of
 from formulon.core.type.fit import Fit, cased, fit
 from formulon.core.type.hyphens import hyphenated
 from formulon.core.type.lines import text_width
@@ -25,6 +25,7 @@ HOME = 44.0  # least width and height in px of the link that the header's mark i
 def footer_facts(work: "Prediction", page: Page) -> Iterator[Fact]:
     footer = work.site.frame.footer
     yield from work.section(page, footer)
+    yield from _mark(work, page, footer)
     yield from _name(work, page, footer)
     regions = footer.declared.regions
     names = [work.site.drawn[0].name, *(one.name for one in leaves(work.site.menu()))]
@@ -64,8 +65,22 @@ def header_facts(work: "Prediction", page: Page) -> Iterator[Fact]:
         sizes = dict.fromkeys(work.widths, (max(HOME, wide), HOME))
     place = PagePlace(page.id, section.id, "mark")
     yield Target(place, work.site.identity.name, "mark", sizes, 0, 0)
+    yield from _mark(work, page, section)
     yield from _name(work, page, section)
     yield from work.section(page, section)
+
+
+def _mark(work: "Prediction", page: Page, section: Section) -> Iterator[Fact]:
+    """The mark of header or footer at its heights."""
+    chosen = work.system.mark(section.ground).mark
+    mark = next((one for one in work.site.identity.marks if one.id == chosen), None)
+    if mark is not None:
+        width, height = size_of(mark)
+        scale = head(work.site).mark if section.kind == "header" else 1.0
+        heights = {viewport: scale * px(work.system, f"mark/{section.kind}-height", viewport) for viewport in work.widths}
+        sizes = {viewport: (high * width / height, high) for viewport, high in heights.items()}
+        least, why = least_height(work.site.identity, mark)
+        yield MarkDrawn(PagePlace(page.id, section.id, "mark"), mark.name, sizes, width / height, least, why)
 
 
 def _name(work: "Prediction", page: Page, section: Section) -> Iterator[Fact]:
@@ -104,7 +119,7 @@ def _links(work: "Prediction", page: Page, section: Section, names: list[str], a
                 fits[width] = fit(step.family, step.weight, put, size, room, step.tracking, work.language, False)
         yield from work.runs(place, name, "a", "label", section.ground, "body", fits)
         sizes = {width: _link_size(work, name, width, fits[width]) for width in fits}
-        yield Target(place, name, "link", sizes, work.small_space[360] if across else 0.0, 0.0)
+        yield Target(place, name, "link", sizes, work.small_space if across else 0.0, 0.0)
 
 
 def _link_size(work: "Prediction", name: str, width: int, found: Fit) -> tuple[float, float]:

@@ -15,6 +15,18 @@ def ruled_out(identity: Identity) -> tuple[tuple[str, str], ...]:
     return tuple(found.items())
 
 
+def forbidden_pairs(identity: Identity) -> tuple[tuple[str, str, str], ...]:
+    """Pairs of ink and ground that the guideline rules out, as hex in small letters, each with its sentence."""
+    by_name = {key.casefold(): color.value.lower() for color in identity.colors for key in (color.name, color.id)}
+    found = []
+    for rule in identity.rules:
+        if rule.rule == "forbidden pair":
+            ink, ground = (by_name.get(str(rule.values.get(key, "")).casefold().strip()) for key in ("ink", "ground"))
+            if ink and ground:
+                found.append((ink, ground, rule.text))
+    return tuple(found)
+
+
 def drawn_everywhere(choices: Choices, system: System) -> frozenset[str]:
     """Of what can be ruled out, what the style has. Italics, gradients and text on pictures are told where they stand."""
     has = {

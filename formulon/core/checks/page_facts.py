@@ -1,5 +1,7 @@
 """Facts about pages: plain data that rules look at, whether predicted or measured."""
 
+import math
+from collections.abc import Mapping
 from dataclasses import dataclass, field
 
 from formulon.core.checks.drawn_facts import DRAWN, DrawnFact
@@ -130,6 +132,9 @@ class PageHead:
     ruled_out: tuple[tuple[str, str], ...] = ()  # what the guideline rules out on pages, each with its sentence
     drawn: frozenset[str] = frozenset()  # of what can be ruled out, what the style of the whole site has
     alone: bool = False  # need not be led to: it is in the menu, or meant to be found by nobody
+    forbidden: tuple[
+        tuple[str, str, str], ...
+    ] = ()  # ink and ground as hex that the guideline rules out together, and its sentence
 
 
 @dataclass(frozen=True, slots=True)
@@ -191,6 +196,31 @@ class ColorsDrawn:
     place: PagePlace
     colors: frozenset[str]
     exact: tuple[tuple[str, str], ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class MarkDrawn:
+    """A mark of the brand as it is drawn: its sizes in px by width of the viewport, the proportion of width to height that it was made in,
+    its least height and why, the least room around it and the room that it needs, both in px at one width, and what was done to it."""
+
+    place: PagePlace
+    name: str
+    sizes: Mapping[int, tuple[float, float]]
+    proportion: float
+    least: float
+    why: str
+    room: float = math.inf
+    needed: float = 0.0
+    altered: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Areas:
+    """How much of a page each ground takes, by its hex, in px²; and on the first page what the guideline wants, as name, hex and percent."""
+
+    place: PagePlace
+    areas: tuple[tuple[str, float], ...]
+    wanted: tuple[tuple[str, str, float], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -351,16 +381,22 @@ MEASURED = (
     EmptyHeading,
     OtherHosts,
     Differs,
+    Areas,
     *DRAWN,
 )
 
 Fact = (
     TextRun | TextsOnPicture | Target | PictureFact | Destination | Words | PageHead | SectionHead | OwnCode | FormFact
-    | Heading | Passage | Spelling | ColorsDrawn
+    | Heading | Passage | Spelling | ColorsDrawn | MarkDrawn | Areas
     | PageBox | CutText | Named | PictureBox | PageForm | Style | Allowed | LinkInText | EmptyHeading | OtherHosts | Differs | DrawnFact
 )  # fmt: skip
 
 
 def is_large(run: TextRun, width: int) -> bool:
     """Whether a text is large at a width, as WCAG has it."""
-    return run.sizes[width] >= (LARGE_BOLD_PX if run.weight >= BOLD else LARGE_PX)
+    return large_text(run.sizes[width], run.weight)
+
+
+def large_text(size: float, weight: int) -> bool:
+    """Whether a text of a size, in px, and weight is large (WCAG 2.2, “large scale”)."""
+    return size >= (LARGE_BOLD_PX if weight >= BOLD else LARGE_PX)

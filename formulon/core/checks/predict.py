@@ -10,7 +10,7 @@ from typing import Any
 
 from formulon.core.checks.form_facts import form_facts
 from formulon.core.checks.frame_facts import HOME, footer_facts, header_facts
-from formulon.core.checks.guideline import drawn_everywhere, ruled_out
+from formulon.core.checks.guideline import drawn_everywhere, forbidden_pairs, ruled_out
 from formulon.core.checks.own_code import code_facts
 from formulon.core.checks.page_facts import (
     ColorsDrawn,
@@ -99,10 +99,10 @@ class Prediction:
         self.site, self.system, self.open_blob, self.widths = site, system, open_blob, widths
         self.policy, self.language = policy_of(site.choices), site.identity.language
         self.avoided = words_of_rule(site.identity, "words to avoid")
-        self.ruled_out = ruled_out(site.identity)
+        self.ruled_out, self.forbidden = ruled_out(site.identity), forbidden_pairs(site.identity)
         self.classes = {width: class_of(width) for width in widths}
         self.sizes = {name: {w: step.size(w) for w in self.widths} for name, step in system.steps.items()}
-        self.small_space = {w: px(system, "space/4", w) for w in self.widths}
+        self.small_space = px(system, "space/4", PHONE)
         self.least = px(system, "button/least", 360)
         self.colors: dict[tuple[str, str], list[tuple[Scheme, str, str]]] = {}
         self.links_known: dict[tuple[str, int, int], tuple[float, float]] = {}
@@ -145,7 +145,7 @@ class Prediction:
         yield PageHead(
             PagePlace(page.id, "", ""), page.name, page.title, page.description, self.language, first, self.ruled_out,
             drawn_everywhere(self.site.choices, self.system) if first and self.ruled_out else frozenset(),
-            page.menu or not page.searched,
+            page.menu or not page.searched, self.forbidden,
         )  # fmt: skip
         if first:
             exact = tuple((color.name, color.parsed.hex) for color in self.site.identity.colors)

@@ -10,6 +10,7 @@ from typing import TypeVar
 from formulon.core.checks.drawn_facts import Control, FrameTexts, PageValues, SiteRoot
 from formulon.core.checks.page_facts import (
     Allowed,
+    Areas,
     ColorsDrawn,
     Destination,
     Fact,
@@ -29,7 +30,7 @@ F = TypeVar("F")
 # What is kept of a page for the rules that look at the whole site.
 KEPT = (
     PageHead, PageForm, SectionHead, Destination, Style, Allowed, OtherHosts, Heading, Passage, Spelling, ColorsDrawn, PageValues, FrameTexts,
-    SiteRoot, Control,
+    SiteRoot, Control, Areas,
 )  # fmt: skip
 
 

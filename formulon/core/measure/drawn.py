@@ -7,26 +7,31 @@ from typing import Protocol
 from urllib.parse import unquote, urlsplit
 
 from formulon.core.checks.drawn_facts import (
+    Complaint,
     Control,
     DrawnFact,
     Focused,
     FrameTexts,
     Gap,
+    Grown,
     LeftEdges,
     MissingFile,
+    OutOfUse,
     Overlap,
     PageValues,
     PictureFile,
     PictureRow,
     Printed,
     SpacedText,
+    StateText,
+    Still,
     Unreached,
 )
 from formulon.core.checks.place import PagePlace
 from formulon.core.color.srgb import to_hex
 from formulon.core.measure.edges import SHEET
 from formulon.core.measure.mixed import over, rounded
-from formulon.core.measure.seen import Besides, Box, PageSeen, PictureSeen, SeenAt, TextSeen
+from formulon.core.measure.seen import Besides, Box, PageSeen, PictureSeen, SeenAt, TextSeen, WordsSeen
 from formulon.core.measure.serving import HOST
 
 _OVER = 0.25  # share of the smaller text that another has to lie over
@@ -61,7 +66,9 @@ def drawn_facts(page: SeenPage) -> Iterator[DrawnFact]:
     for kind, values in (("corner", seen.corners), ("shadow", seen.shadows)):
         if values:
             yield PageValues(page.place(), kind, tuple((one.value, one.count) for one in values))
+    yield from _under_pointer(page)
     yield from _under_keys(page)
+    yield from (Complaint(page.place(), one) for one in page.besides.console)
     yield from _on_paper(page)
     yield from _spaced(page)
     yield from _files(page)
@@ -100,8 +107,27 @@ def _controls(page: SeenPage, seen: PageSeen) -> Iterator[Control]:
         )  # fmt: skip
 
 
-def _under_keys(page: SeenPage) -> Iterator[Focused | Unreached]:
+def _in_state(page: SeenPage, words: Sequence[WordsSeen], state: str) -> Iterator[StateText]:
+    for one in words:
+        ink = _mixed(one.ink, one.ground)
+        if ink:
+            yield StateText(_at(page, one), one.text, state, ink, _hex(one.ground), one.size, one.weight)
+
+
+def _under_pointer(page: SeenPage) -> Iterator[StateText | Still | Grown | OutOfUse]:
+    pointer = page.besides.pointer
+    yield from _in_state(page, pointer.words, "under the pointer")
+    if pointer.still:
+        yield Still(_at(page, pointer.still[0]), tuple(dict.fromkeys(one.label for one in pointer.still)))
+    for grown in pointer.grown:
+        yield Grown(_at(page, grown), grown.label, grown.across, grown.down)
+    for alike in pointer.alike:
+        yield OutOfUse(_at(page, alike), alike.label, alike.like)
+
+
+def _under_keys(page: SeenPage) -> Iterator[Focused | Unreached | StateText]:
     for one in page.besides.focused:
+        yield from _in_state(page, one.words, "in focus")
         yield Focused(
             _at(page, one), one.label, tuple(one.changed), _mixed(one.ring, one.ground), one.wide, _hex(one.ground), one.covered
         )

@@ -30,6 +30,7 @@ from formulon.core.color.srgb import RGB, to_hex
 from formulon.core.measure.drawn import drawn_facts
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.mixed import over, rounded
+from formulon.core.measure.painted import largest_paint
 from formulon.core.measure.seen import At, Besides, EdgeSeen, PageSeen, SeenAt, TargetSeen, TextSeen
 from formulon.core.measure.serving import HOST, START
 from formulon.core.type.fit import Fit
@@ -111,6 +112,8 @@ class Page:
             yield EmptyHeading(self._at(empty))
         for field in self._once(lambda seen: seen.fields):
             yield Named(self._at(field), "field", field.label, field.hint)
+        if self.besides.largest:
+            yield from largest_paint(self.place(), self.path, self.besides.largest, self.seen[min(self.seen)], files)
         yield from drawn_facts(self)
 
     def texts(self, frames: Set[str] = frozenset()) -> Iterator[Fact]:
@@ -179,9 +182,11 @@ class Page:
             )
 
     def _links(self, files: SiteFiles) -> Iterator[Fact]:
+        buttons = {one.at for seen in self.seen.values() for one in seen.looks if one.kind == "button"}
         for link in self._once(lambda seen: seen.links):
             to, alive = _led(self.path, link.to.strip(), files)
-            yield Destination(self._at(link), link.label or link.at, to, alive)
+            variant = "primary" if link.at in buttons else "text"
+            yield Destination(self._at(link), link.label or link.at, to, alive, variant)
 
     def _pictures(self) -> Iterator[Fact]:
         for picture in self._once(lambda seen: seen.pictures):

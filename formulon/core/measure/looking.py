@@ -6,8 +6,9 @@ import contextlib
 import json
 from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from importlib import resources
+from typing import Any
 from urllib.parse import quote
 
 from playwright.async_api import Browser, BrowserContext, CDPSession, Error
@@ -21,7 +22,17 @@ from formulon.core.measure.edges import SHEET, edges
 from formulon.core.measure.facts import Page, Pair, Scheme
 from formulon.core.measure.files import MOST_PAGES, SiteFiles
 from formulon.core.measure.glanced import HIGH, glanced
-from formulon.core.measure.seen import Besides, EdgeSeen, FocusSeen, GlanceSeen, PageSeen, TextSeen
+from formulon.core.measure.seen import (
+    Besides,
+    Box,
+    EdgeSeen,
+    FocusSeen,
+    GlanceSeen,
+    LargestSeen,
+    PageSeen,
+    PointerSeen,
+    TextSeen,
+)
 from formulon.core.measure.serving import START, served
 
 WIDTHS = (320, 360, 768, 1280, 1920)
@@ -37,6 +48,7 @@ _BESIDES = (
 )
 _DESK = 1280  # px at which controls are gone through, and the widest at which texts are spaced
 _TAB = {"key": "Tab", "code": "Tab", "windowsVirtualKeyCode": 9, "nativeVirtualKeyCode": 9}
+_MOST_SAID = 20  # complaints of a browser about a page
 _MOST_STOPS = 60  # controls of a page that the keyboard goes to
 _PLAIN = """() => { const sheet = new CSSStyleSheet(); sheet.replaceSync(`
   *, ::before, ::after { animation: none !important; transition: none !important; scroll-behavior: auto !important; caret-color: transparent !important; }
@@ -144,6 +156,7 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
     widths = views.widths
     await _resize(line, widths[0])
     await tab.emulate_media(color_scheme=views.scheme)
+    heard = await _listen(line)
     await tab.goto(START + quote(path), wait_until="load", timeout=_PAGE_SECONDS * 1000)
     await tab.evaluate(_PLAIN)
     desk = max((width for width in widths if width <= _DESK), default=widths[0])
@@ -154,6 +167,10 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
         how = {"brief": False, "whole": width == desk}
         await _resize(line, width)
         seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE, how))
+        if not heard.ended:
+            if heard.waits(seen[width]):
+                await _screen(line, (0, 0, 8, 8), 0)  # which has it painted
+            heard.ended = True  # what comes now is of another width
         if views.glances and width in HIGH:  # worked out while the browser goes on
             apart = asyncio.to_thread(glanced, await _screen(line, (0, 0, width, HIGH[width]), 0), seen[width], width)
             glancing[width] = asyncio.create_task(apart)
@@ -165,9 +182,51 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
         if width not in seen:
             beside[width] = await _briefly(tab, line, width)
     besides = await _besides(tab, line, desk, views)
+    besides.largest, besides.console = heard.largest, list(dict.fromkeys(heard.said))
     for width, task in glancing.items():
         seen[width].glances = await task
     return Page(path, seen, pixels, beside, scheme=views.scheme, besides=besides)
+
+
+@dataclass
+class _Heard:
+    """What a browser tells while it loads a page."""
+
+    largest: LargestSeen | None = None
+    said: list[str] = field(default_factory=list)
+    ended: bool = False
+
+    def waits(self, seen: PageSeen) -> bool:
+        """Whether a picture of the first screen is larger than all that was painted so far."""
+        size = self.largest.size if self.largest else 0.0
+        return any(_in_sight(one.box, seen.inner) > size and not one.broken for one in seen.pictures)
+
+    def painted(self, told: dict[str, Any]) -> None:
+        details = told["event"].get("lcpDetails")
+        if details and not self.ended:
+            self.largest = LargestSeen(url=details.get("url", ""), size=details["size"])
+
+    def logged(self, told: dict[str, Any]) -> None:
+        entry = told["entry"]
+        # What is not there is told by the requests themselves.
+        if entry["level"] == "error" and entry["source"] != "network" and len(self.said) < _MOST_SAID:
+            self.said.append(entry["text"][:300])
+
+
+def _in_sight(box: Box, wide: int) -> float:
+    """How much of a box stands on the first screen, in px²."""
+    left, top, across, down = box
+    return max(0.0, min(wide, left + across) - max(0.0, left)) * max(0.0, min(HEIGHT, top + down) - max(0.0, top))
+
+
+async def _listen(line: CDPSession) -> _Heard:
+    heard = _Heard()
+    line.on("PerformanceTimeline.timelineEventAdded", heard.painted)
+    line.on("Log.entryAdded", heard.logged)
+    await line.send("PerformanceTimeline.enable", {"eventTypes": ["largest-contentful-paint"]})
+    await line.send("Log.clear")  # what was said of the page before
+    await line.send("Log.enable")
+    return heard
 
 
 async def _screen(line: CDPSession, part: _Part, top: int) -> bytes:
@@ -184,13 +243,14 @@ async def _briefly(tab: Tab, line: CDPSession, width: int) -> EdgeSeen:
 
 
 async def _besides(tab: Tab, line: CDPSession, desk: int, views: Views) -> Besides:
-    """What is seen of a page with wider spacing, under the keyboard and on paper."""
+    """What is seen of a page with wider spacing, under the pointer, under the keyboard and on paper."""
     made = Besides()
     for width in dict.fromkeys((views.widths[0], desk)):
         await tab.evaluate(_SPACED, True)
         made.spaced[width] = await _briefly(tab, line, width)
         await tab.evaluate(_SPACED, False)
     await tab.evaluate(_BESIDES, "rest")
+    made.pointer = PointerSeen.model_validate_json(await tab.evaluate(_BESIDES, "pointer"))
     for _ in range(_MOST_STOPS):
         await asyncio.gather(*(line.send("Input.dispatchKeyEvent", {"type": way, **_TAB}) for way in ("rawKeyDown", "keyUp")))
         told = json.loads(await tab.evaluate(_BESIDES, "focus"))

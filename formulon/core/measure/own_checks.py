@@ -6,6 +6,7 @@ from dataclasses import replace
 from functools import cached_property
 
 from formulon.core.checks.findings import Finding, PageChecks, Report, merged, recounted
+from formulon.core.checks.guideline import forbidden_pairs
 from formulon.core.checks.page_facts import MEASURED, Fact, PageHead, TextRun
 from formulon.core.checks.predict import Prediction
 from formulon.core.checks.profiles import Profile, profile_of
@@ -15,6 +16,7 @@ from formulon.core.measure.agreement import disagreements
 from formulon.core.measure.facts import Page as Seen
 from formulon.core.measure.foreign import HELD, allowed_of
 from formulon.core.measure.own import OwnPage, OwnSite
+from formulon.core.measure.own_marks import areas, mark_facts
 from formulon.core.site.site import Site
 from formulon.core.system.policy import policy_of
 
@@ -30,11 +32,16 @@ _PREDICTED_BETTER = frozenset(
         "publishing/sitemap",
     )
 )
-MEASURED_RULES = (HELD | {"layout/as-predicted", "contrast/text-enhanced"}) - _PREDICTED_BETTER
+# What asks for the brand, which any other site is not known to have.
+_OF_BRAND = frozenset(
+    ("brand/forbidden-pair", "brand/mark-clear", "brand/mark-size", "brand/mark-unaltered", "brand/proportions")
+)
+MEASURED_RULES = (HELD | _OF_BRAND | {"layout/as-predicted", "contrast/text-enhanced"}) - _PREDICTED_BETTER
 
 
 # Rules over the whole site that ask for facts which a browser alone tells.
 _OF_STYLES = frozenset((
+    "brand/proportions",
     "consistency/buttons", "consistency/corners", "consistency/frame", "consistency/heading-styles", "consistency/many-fonts",
     "consistency/many-sizes", "consistency/navigation", "consistency/near-colors", "consistency/shadows", "consistency/stray-colors",
     "consistency/stray-fonts", "consistency/weights", "publishing/canonical", "publishing/other-hosts",
@@ -97,14 +104,18 @@ class OwnChecks:
         self.pages += 1
 
     def _facts(self, page: OwnPage, seen: Seen) -> Iterator[Fact]:
+        identity, forbidden = self.site.identity, forbidden_pairs(self.site.identity)
         policy, drawn = policy_of(self.site.choices), next(one for one in self.site.drawn if one.id == page.page)
-        for fact in seen.facts(self.own.files, self._first(page), self.site.identity.name):
+        for fact in seen.facts(self.own.files, self._first(page), identity.name):
             if isinstance(fact, TextRun):
                 yield replace(fact, policy=policy)
             elif isinstance(fact, PageHead):
-                yield replace(fact, name=drawn.name)
+                yield replace(fact, name=drawn.name, forbidden=forbidden)
             else:
                 yield fact
+        yield from mark_facts(identity, seen)
+        if page.scheme == self.system.schemes[0]:
+            yield from areas(identity, seen, seen.place(), self._first(page))
         if self._first(page):
             yield self.allowed
 

@@ -260,11 +260,29 @@
   }
   for (const el of document.body.querySelectorAll('h1, h2, h3, h4, h5, h6, [role=heading]'))
     if (shown(el) && !label(el)) made.empty.push({ at: select(el), slot: slotOf(el), section: sectionOf(el) });
+  // The even colour that a part stands on; null where only pixels tell.
+  const groundOf = (el) => {
+    let color = [0, 0, 0, 0];
+    for (let one = el; one && color[3] < 0.999; one = one.parentElement) {
+      if (drawn(one)) return null;
+      const back = parse(styleOf(one).backgroundColor);
+      if (!back) return null;
+      color = over(color, back);
+    }
+    return over(color, [255, 255, 255, 1]).slice(0, 3);
+  };
   // Whether a picture has its room before it is there.
   const reserved = (el, look) => {
     if (el.localName !== 'img' || look.aspectRatio !== 'auto' || /^(absolute|fixed)$/.test(look.position)) return true;
     const map = el.computedStyleMap?.();
     return !map || (String(map.get('height')) !== 'auto' && !/%/.test(String(map.get('height'))));
+  };
+  // What is done to a picture as it is drawn, of what a mark is not to have done to it.
+  const altered = (el, look) => {
+    const done = [look.filter !== 'none' && 'a filter', veiled(el) && look.filter === 'none' && 'a veil', look.boxShadow !== 'none' && 'a shadow', look.borderTopLeftRadius !== '0px' && 'round corners', look.clipPath !== 'none' && 'a part cut away'];
+    const turned = new DOMMatrix(look.transform === 'none' ? '' : look.transform);
+    if (look.rotate !== 'none' || Math.abs(turned.b) > 0.01 || Math.abs(turned.c) > 0.01 || turned.a < 0 || turned.d < 0) done.push('a turn');
+    return done.filter(Boolean);
   };
   for (const el of document.body.querySelectorAll('img, input[type=image], area[href], [role=img]')) {
     if (!shown(el)) continue;
@@ -275,23 +293,12 @@
       at: select(el), slot: slotOf(el), section: sectionOf(el), source: el.currentSrc || el.src || '', alt, named: el.getAttribute('aria-label') ?? el.getAttribute('title') ?? '',
       hidden: el.closest('[aria-hidden=true], [role=presentation], [role=none]') !== null || /^(presentation|none)$/.test(el.getAttribute('role') ?? ''),
       led: el.closest('a, button') ? label(el.closest('a, button')) : null,
-      natural: [el.naturalWidth ?? 0, el.naturalHeight ?? 0], lazy: el.getAttribute('loading') === 'lazy', reserved: reserved(el, look), box: box(rect), inside: [el.clientWidth, el.clientHeight], fit: look.objectFit, broken: el.localName === 'img' && el.complete && !el.naturalWidth,
+      natural: [el.naturalWidth ?? 0, el.naturalHeight ?? 0], lazy: el.getAttribute('loading') === 'lazy', reserved: reserved(el, look), box: box(rect), inside: [el.clientWidth, el.clientHeight], fit: look.objectFit, altered: ours ? altered(el, look) : [], broken: el.localName === 'img' && el.complete && !el.naturalWidth,
     });
     seenParts.add(sectionOf(el));
   }
   outside();
   if (whole) {
-    // The even colour that a part stands on; null where only pixels tell.
-    const groundOf = (el) => {
-      let color = [0, 0, 0, 0];
-      for (let one = el; one && color[3] < 0.999; one = one.parentElement) {
-        if (drawn(one)) return null;
-        const back = parse(styleOf(one).backgroundColor);
-        if (!back) return null;
-        color = over(color, back);
-      }
-      return over(color, [255, 255, 255, 1]).slice(0, 3);
-    };
     for (const el of document.body.querySelectorAll(pressed)) {
       const look = styleOf(el), rect = el.getBoundingClientRect();
       if (!shown(el) || unseen(el) || !rect.width || el.closest('[disabled], [aria-disabled=true]')) continue;
@@ -340,7 +347,7 @@
   // As text: handed over as it is, ten times as fast as an object that is taken apart on the way.
   return JSON.stringify({
     ...made,
-    parts: [...seenParts].map((at) => ({ at, kind: named(at)?.localName ?? '', frame: frames(at) })),
+    parts: [...seenParts].map((at) => ({ at, kind: named(at)?.localName ?? '', frame: frames(at), ...(ours && whole && at !== 'body' && named(at) ? { box: box(named(at).getBoundingClientRect()), ground: groundOf(named(at)) } : {}) })),
     lang: root.lang ?? '', title: document.title ?? '', description: attribute('meta[name=description i]', 'content'), robots: attribute('meta[name=robots i]', 'content'),
     viewport: attribute('meta[name=viewport i]', 'content'), canonical: attribute('link[rel=canonical i]', 'href'), icons: document.querySelectorAll('link[rel~=icon i]').length,
     mains: [...document.querySelectorAll('main, [role=main]')].filter(shown).length, ids: [...document.querySelectorAll('[id]')].map((one) => one.id).concat([...document.querySelectorAll('a[name]')].map((one) => one.name)),

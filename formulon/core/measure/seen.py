@@ -79,6 +79,7 @@ class PictureSeen(SeenAt):
     broken: bool
     lazy: bool = Field(default=False, description="Is asked for only when it comes near what is in sight.")
     reserved: bool = Field(default=True, description="Has its room before it is there.")
+    altered: list[str] = Field(default_factory=list, description="What is done to it as it is drawn.")
 
 
 class InTextSeen(SeenAt):
@@ -99,8 +100,12 @@ class OutSeen(SeenAt):
 
 
 class PartSeen(At):
+    """A part of a page. `box` and its even ground are told of the sections of our own pages, where pixels need not tell."""
+
     kind: str
     frame: bool
+    box: Box | None = None
+    ground: tuple[float, float, float] | None = None
 
 
 class RequestSeen(BaseModel):
@@ -136,6 +141,46 @@ class ValueSeen(SeenAt):
     count: int
 
 
+class WordsSeen(SeenAt):
+    """Words of a control in a state in which they are otherwise than at rest: ink, even ground, size in px and weight."""
+
+    text: str
+    ink: Color
+    ground: tuple[float, float, float]
+    size: float
+    weight: int
+
+
+class StillSeen(SeenAt):
+    """A button that does not answer the pointer."""
+
+    label: str
+
+
+class GrownSeen(SeenAt):
+    """A control that is larger under the pointer, in px."""
+
+    label: str
+    across: float
+    down: float
+
+
+class AlikeSeen(SeenAt):
+    """A button that cannot be pressed and looks like one that can, with its label."""
+
+    label: str
+    like: str
+
+
+class PointerSeen(BaseModel):
+    """Controls as they are under the pointer, where that is told, and those that are out of use."""
+
+    words: list[WordsSeen] = Field(default_factory=list)
+    still: list[StillSeen] = Field(default_factory=list)
+    grown: list[GrownSeen] = Field(default_factory=list)
+    alike: list[AlikeSeen] = Field(default_factory=list)
+
+
 class FocusSeen(SeenAt):
     """A control under the keyboard. `changed` names what of its style is otherwise than at rest; `ring` is the colour of an outline and
     `wide` its width in px; `covered` says that something else lies over all of it."""
@@ -146,6 +191,7 @@ class FocusSeen(SeenAt):
     wide: float
     ground: tuple[float, float, float] | None
     covered: bool
+    words: list[WordsSeen] = Field(default_factory=list)
 
 
 class CutSeen(SeenAt):
@@ -162,14 +208,25 @@ class EdgeSeen(BaseModel):
     cut: list[CutSeen]
 
 
+class LargestSeen(BaseModel):
+    """The largest thing of the first screen as it was painted: a picture's address, or empty for a text, and its area in px²."""
+
+    url: str
+    size: float
+
+
 class Besides(BaseModel):
-    """What was seen of a page beside its widths: with wider spacing by width, on paper, and under the keyboard. `unreached` are controls that
-    the keyboard did not come to."""
+    """What was seen of a page beside its widths: with wider spacing by width, on paper, under the pointer and under the keyboard.
+    `unreached` are controls that the keyboard did not come to, `largest` is what was painted largest at the narrowest width, and `console`
+    what the browser said while the page was loaded."""
 
     spaced: dict[int, EdgeSeen] = Field(default_factory=dict)
     paper: EdgeSeen | None = None
+    pointer: PointerSeen = Field(default_factory=PointerSeen)
     focused: list[FocusSeen] = Field(default_factory=list)
     unreached: list[FocusSeen] = Field(default_factory=list)
+    largest: LargestSeen | None = None
+    console: list[str] = Field(default_factory=list)
 
 
 class GlanceSeen(SeenAt):
