@@ -16,11 +16,13 @@ from formulon.core.system.system import System
 
 @dataclass(frozen=True, slots=True)
 class Fix:
-    """A change that was recomputed and passes its rule. `predicted` is what it then measures, where it has a figure."""
+    """A change that was recomputed and passes its rule. `predicted` is what it then measures, where it has a figure; `asks` is what is asked
+    of the person who takes it, whose answer stands for each “…” in the changes."""
 
     label: str
     changes: list[dict[str, Any]]
     predicted: float | None
+    asks: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -93,7 +93,8 @@ def _proposals(work: Preflight, finding: Finding) -> Iterator[tuple[str, list[Ch
     for index, remedy in enumerate(one.mend(work.site, work.system, fact, verdict, one.options)):
         if index == _PROPOSALS:
             return
-        yield remedy.label, list(remedy.changes)
+        if not remedy.asks:  # what only a person can say is nothing to be taken for many at once
+            yield remedy.label, list(remedy.changes)
 
 
 def _first(made: Sequence[Mending], stops: set[tuple[str, str]]) -> list[Mending]:
@@ -125,7 +126,7 @@ def all_of(work: Preflight, rule: str) -> Mending:
         finding = next(left, None)
         if finding is None:
             break
-        fixes = now.fixes(finding)
+        fixes = [fix for fix in now.fixes(finding) if not fix.asks]
         if not fixes:
             skipped.add(f"{finding.page} {finding.key}")
             continue

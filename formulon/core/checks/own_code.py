@@ -8,11 +8,12 @@ from typing import TYPE_CHECKING
 
 from formulon.core.checks.own_cascade import own_colors, own_texts, painted
 from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PagePlace, PictureFact
-from formulon.core.checks.rule import Remedy
+from formulon.core.checks.rule import SAID, Remedy
 from formulon.core.color.difference import difference
+from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import from_hex
 from formulon.core.site.changes import Change, pointer
-from formulon.core.site.documents import located
+from formulon.core.site.documents import IDENTITY, located
 from formulon.core.site.geometry import general
 from formulon.core.site.kind import Slot
 from formulon.core.site.own import scope_of
@@ -21,6 +22,7 @@ from formulon.core.site.own.html import cleaned, tree_of
 from formulon.core.site.site import Section, Site
 from formulon.core.system.css import short_names
 from formulon.core.system.documents.choices import GROUNDS
+from formulon.core.system.documents.identity import MOST_COLORS
 from formulon.core.system.system import Scheme, System
 
 if TYPE_CHECKING:
@@ -54,7 +56,7 @@ def code_facts(
         elif not (to := one.get("href", "")).startswith("#"):
             yield Destination(place, " ".join(" ".join(one.itertext()).split()), to, work.alive(to))
     left_out = (*own.left_out, *scoped(value["css"], scope).left_out)
-    yield OwnCode(place, left_out, own_colors(value["css"], scope), tuple(dict.fromkeys(untold)))
+    yield OwnCode(place, left_out, own_colors(value["css"], scope), tuple(dict.fromkeys(untold)), section.reason.strip())
 
 
 def _picture(work: "Prediction", place: PagePlace, source: str, alt: str | None) -> PictureFact:
@@ -101,8 +103,44 @@ def from_system(site: Site, system: System, place: PagePlace) -> Iterator[Remedy
         fitting = [one for one in known if name != "color" or one.removeprefix("--") in INKS]
         return f"var({min(fitting, key=lambda one: (difference(known[one], from_hex(color)), one))})"
 
-    change = rewritten(
-        site, place, lambda own: {"css": tidied(own["css"], lambda name, value: painted(value, partial(taken, name)))}
-    )
+    change = _painted(site, place, taken)
     if change:
         yield Remedy("Take the nearest colours of the system", (change,))
+
+
+def _painted(site: Site, place: PagePlace, taken: Callable[[str, str], str]) -> Change | None:
+    """The own CSS at a place with each colour that is written out replaced by what `taken` makes of it for a property."""
+    return rewritten(
+        site, place, lambda own: {"css": tidied(own["css"], lambda name, value: painted(value, partial(taken, name)))}
+    )
+
+
+def as_brand_colors(site: Site, place: PagePlace) -> Iterator[Remedy]:
+    """The colours that are written out in the own CSS at a place, as exact colours of the brand that it takes."""
+    known = {parse_color(one.value).hex: one.id for one in site.identity.colors}
+    added: dict[str, str] = {}
+
+    def taken(_: str, color: str) -> str:
+        value = color.lower()
+        name = known.get(value) or added.setdefault(value, f"own-{value.removeprefix('#')}")
+        return f"var(--brand-{name})"
+
+    change = _painted(site, place, taken)
+    if change is None or not added or len(site.identity.colors) + len(added) > MOST_COLORS:
+        return
+    patch = [
+        {"op": "add", "path": "/colors/-", "value": {"id": name, "name": f"Own {value}", "value": value}}
+        for value, name in added.items()
+    ]
+    label = f"Make {next(iter(added))} a colour of the brand" if len(added) == 1 else "Make them colours of the brand"
+    yield Remedy(label, (Change(document=IDENTITY, patch=patch), change))
+
+
+def kept_departing(site: Site, place: PagePlace) -> Iterator[Remedy]:
+    """A section as a departure from the system, for a reason that a person gives."""
+    found = located(site, place.page, place.section)
+    if found is not None:
+        patch = [{"op": "add", "path": pointer(*found[1], "reason"), "value": SAID}]
+        yield Remedy(
+            "Keep as a departure, because …", (Change(document=found[0], patch=patch),), "Why it departs from the system"
+        )

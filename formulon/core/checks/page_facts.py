@@ -226,12 +226,13 @@ class Areas:
 @dataclass(frozen=True, slots=True)
 class OwnCode:
     """A section in the designer's own HTML and CSS: what of it is not taken, colours that are none of the system's, and texts
-    whose colours cannot be told without a browser."""
+    whose colours cannot be told without a browser; and why its section departs from the system, where that is said."""
 
     place: PagePlace
     left_out: tuple[str, ...]
     colors: tuple[str, ...]
     untold: tuple[str, ...]
+    reason: str = ""
 
 
 @dataclass(frozen=True, slots=True)

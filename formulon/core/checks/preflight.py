@@ -140,7 +140,7 @@ class Preflight:
                 continue
             less, facts = after
             if less:
-                offered.append(Fix(proposal.label, changes, _predicted(one, fact, facts)))
+                offered.append(Fix(proposal.label, changes, _predicted(one, fact, facts), proposal.asks))
             if len(offered) == MOST_FIXES:
                 break
         return offered

@@ -51,10 +51,15 @@ class Verdict:
 
 @dataclass(frozen=True, slots=True)
 class Remedy:
-    """A way to mend a finding: what the button says, and the changes."""
+    """A way to mend a finding: what the button says, and the changes. `asks` is what a person has to say with it, which then stands where
+    SAID does."""
 
     label: str
     changes: tuple[Change, ...]
+    asks: str = ""
+
+
+SAID = "…"  # stands in changes for what the person who takes them says
 
 
 Look = Callable[[Any, Mapping[str, float]], Iterable[Verdict]]

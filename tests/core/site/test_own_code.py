@@ -10,10 +10,12 @@ from hypothesis import given
 from hypothesis import strategies as st
 from lxml import html as lxml_html
 
+from formulon.core.checks.findings import Fix
 from formulon.core.checks.own_cascade import own_colors, own_texts, resolved
 from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PictureFact, TextRun
 from formulon.core.checks.predict import predict, predict_section
-from formulon.core.checks.preflight import check_site
+from formulon.core.checks.preflight import Preflight, check_site
+from formulon.core.checks.rule import SAID
 from formulon.core.checks.runner import check
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.own.css import scoped
@@ -22,7 +24,7 @@ from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import Preview, render, render_page
 from formulon.core.site.site import Section, Site
 from formulon.core.system.documents.choices import Choices
-from formulon.core.system.documents.identity import Identity
+from formulon.core.system.documents.identity import BrandColor, Identity
 
 SCOPE = "own-1"
 # Ways in which a script gets into a page, of the kinds that the OWASP cheat sheet on filter evasion lists (from memory).
@@ -230,6 +232,30 @@ def test_colours_of_its_own_are_held_to_the_policy() -> None:
     (written,) = [one for one in found if one.rule == "code/own-colors"]
     assert all(color in written.message for color in ("#999", "#111", "#fff", "red", "blue"))
     assert {one.text for one in facts_of(site) if isinstance(one, TextRun)} >= {"Low", "Card", "Plain"}
+
+
+def test_a_colour_of_its_own_is_taken_from_the_system_made_the_brand_s_or_kept_with_a_reason() -> None:
+    site = with_code('<p class="odd">Words</p>', ".odd { color: #7a1fa2; border-color: rgb(122 31 162) }")
+    work = Preflight(site)
+    (finding,) = [one for one in work.report().findings if one.rule == "code/own-colors"]
+    nearest, made, kept = work.fixes(finding)
+    assert made.label == "Make #7a1fa2 a colour of the brand" and kept.asks and not nearest.asks and not made.asks
+
+    def after(fix: Fix) -> Site:
+        return apply(site, [Change.model_validate(one) for one in fix.changes])
+
+    for fix in (nearest, made, kept):
+        assert [one for one in Preflight(after(fix)).report().findings if one.rule == "code/own-colors"] == []
+    branded = after(made)
+    assert branded.identity.colors[-1].value == "#7a1fa2"
+    (run,) = {one.foreground for one in facts_of(branded) if isinstance(one, TextRun) and one.text == "Words"}
+    assert run == "#7a1fa2", "what is drawn stays as it was"
+    assert after(kept).pages[0].sections[-1].reason == SAID
+    full = site.model_copy(deep=True)
+    full.identity.colors += [BrandColor(id=f"c{n}", name=f"C{n}", value=f"#1000{n:02x}") for n in range(11)]
+    work = Preflight(full)
+    (finding,) = [one for one in work.report().findings if one.rule == "code/own-colors"]
+    assert [fix.label[:4] for fix in work.fixes(finding)] == ["Take", "Keep"], "no brand has more than twelve"
 
 
 def test_both_schemes_are_followed() -> None:

@@ -3080,7 +3080,8 @@ export interface components {
         };
         /**
          * Fix
-         * @description A change that was recomputed and passes its rule. `predicted` is what it then measures, where it has a figure.
+         * @description A change that was recomputed and passes its rule. `predicted` is what it then measures, where it has a figure; `asks` is what is asked
+         *     of the person who takes it, whose answer stands for each “…” in the changes.
          */
         Fix: {
             /** Label */
@@ -3091,6 +3092,11 @@ export interface components {
             }[];
             /** Predicted */
             predicted: number | null;
+            /**
+             * Asks
+             * @default
+             */
+            asks: string;
         };
         /**
          * Fixes

@@ -162,6 +162,7 @@ class BrandMeasure(Model):
 
 
 # What a guideline may rule out on pages, so that it can be checked.
+MOST_COLORS = 12
 RULED_OUT = (
     "shadows",
     "gradients",
@@ -269,7 +270,7 @@ class Identity(Model):
     offers: list[Offer] = Field(default_factory=list, max_length=12)
     contact: Contact = Field(default_factory=Contact)
     language: str = Field(default=_LANGUAGE, pattern=r"^[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8})*$")
-    colors: list[BrandColor] = Field(default_factory=list, max_length=12)
+    colors: list[BrandColor] = Field(default_factory=list, max_length=MOST_COLORS)
     typefaces: Typefaces = Field(default_factory=Typefaces)
     fonts: list[OwnFont] = Field(default_factory=list, max_length=12, description="Typefaces of the brand's own, with files.")
     marks: list[Mark] = Field(default_factory=list, max_length=12)

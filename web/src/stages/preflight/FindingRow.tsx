@@ -7,7 +7,8 @@ import { CHECKS, stampOf } from '../../bench/documents';
 import { useSeen } from '../../parts/useSeen';
 import { Crop } from './Crop';
 import { Effect } from './Effect';
-import { figure } from './findings';
+import { answered, figure } from './findings';
+import { ReasonForm } from './ReasonForm';
 import { WaiveForm } from './WaiveForm';
 
 export type FindingRowProps = {
@@ -31,6 +32,7 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
   const seen = useSeen(row);
   const [tried, setTried] = useState<Fix | null>(null);
   const [waiving, setWaiving] = useState(false);
+  const [asking, setAsking] = useState<Fix | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const stamp = stampOf(brand);
   const mendable = finding.basis !== 'measured' && !finding.waived;
@@ -123,7 +125,7 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
               title={fix.predicted != null ? `Then ${figure(fix.predicted, finding.unit)}` : undefined}
               onPointerEnter={() => rest(fix)}
               onFocus={() => rest(fix)}
-              onClick={() => take(fix)}
+              onClick={() => (fix.asks ? setAsking(fix) : take(fix))}
             >
               {fix.label}
             </button>
@@ -146,6 +148,17 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
           )}
         </div>
         {tried && trial.effect && <Effect effect={trial.effect} />}
+        {asking && (
+          <ReasonForm
+            label={asking.asks ?? ''}
+            example="The client’s anniversary, until the end of the year"
+            action="Keep it"
+            most={200}
+            busy={busy !== ''}
+            send={(reason) => take(answered(asking, reason))}
+            close={() => setAsking(null)}
+          />
+        )}
         {waiving && <WaiveForm finding={finding} close={() => setWaiving(false)} />}
       </div>
     </li>

@@ -53,7 +53,7 @@ export function Mendings({ findings, busy, take, nameOf, rules }: MendingsProps)
               type="button"
               className="best"
               disabled={!canWrite || busy !== ''}
-              onClick={() => take({ label: one.label, changes: one.changes, predicted: null })}
+              onClick={() => take({ label: one.label, changes: one.changes, predicted: null, asks: '' })}
             >
               Take it
             </button>

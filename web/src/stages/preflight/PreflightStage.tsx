@@ -85,6 +85,7 @@ export function PreflightStage() {
           label: mending.left ? `${mending.label}, ${mending.left} left` : mending.label,
           changes: mending.changes,
           predicted: null,
+          asks: '',
         });
       else say('None of these has a fix that can be worked out.', false);
     } catch (error) {

@@ -1,8 +1,9 @@
-import { useId, useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import type { Finding } from '../../api/client';
 import { useSession } from '../../api/queries';
 import { CHECKS } from '../../bench/documents';
 import { useActions } from '../../bench/useBench';
+import { ReasonForm } from './ReasonForm';
 
 export type WaiveFormProps = { finding: Finding; close: () => void };
 
@@ -12,13 +13,9 @@ const today = () => new Date().toISOString().slice(0, 10);
 export function WaiveForm({ finding, close }: WaiveFormProps) {
   const { change, say } = useActions();
   const person = useSession().data?.person;
-  const [reason, setReason] = useState('');
   const [busy, setBusy] = useState(false);
-  const id = useId();
-  const ready = reason.trim().length >= 3 && !busy && person;
-  const send = async (event: FormEvent) => {
-    event.preventDefault();
-    if (!ready) return;
+  const send = async (reason: string) => {
+    if (!person) return;
     setBusy(true);
     const value = {
       rule: finding.rule,
@@ -26,7 +23,7 @@ export function WaiveForm({ finding, close }: WaiveFormProps) {
       section: finding.section,
       mark: finding.mark,
       message: finding.message.slice(0, 600),
-      reason: reason.trim(),
+      reason,
       by: person.name,
       on: today(),
     };
@@ -38,29 +35,14 @@ export function WaiveForm({ finding, close }: WaiveFormProps) {
     if (done) close();
   };
   return (
-    <form
-      className="waive"
-      onSubmit={(event) => void send(event)}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape') close();
-      }}
-    >
-      <label htmlFor={id}>Why it may stay as it is</label>
-      <input
-        id={id}
-        className="form-control"
-        value={reason}
-        maxLength={400}
-        autoFocus
-        placeholder="The client has approved it, for this season"
-        onChange={(event) => setReason(event.target.value)}
-      />
-      <button type="submit" className="best" disabled={!ready}>
-        Waive
-      </button>
-      <button type="button" className="quiet-action" onClick={close}>
-        Leave it
-      </button>
-    </form>
+    <ReasonForm
+      label="Why it may stay as it is"
+      example="The client has approved it, for this season"
+      action="Waive"
+      most={400}
+      busy={busy || !person}
+      send={(reason) => void send(reason)}
+      close={close}
+    />
   );
 }

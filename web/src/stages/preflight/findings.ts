@@ -1,4 +1,4 @@
-import type { Finding, RuleCard } from '../../api/client';
+import type { Finding, Fix, RuleCard } from '../../api/client';
 
 export const FAMILIES: Record<string, string> = {
   contrast: 'Contrast',
@@ -52,4 +52,16 @@ export function grouped(
     made.set(id, known);
   }
   return [...made.values()];
+}
+
+/** A fix with what a person said in each place that it is left open for. */
+export function answered(fix: Fix, said: string): Fix {
+  const filled = (value: unknown): unknown => {
+    if (value === '…') return said;
+    if (Array.isArray(value)) return value.map(filled);
+    if (value && typeof value === 'object')
+      return Object.fromEntries(Object.entries(value).map(([name, one]) => [name, filled(one)]));
+    return value;
+  };
+  return { ...fix, changes: filled(fix.changes) as Fix['changes'] };
 }

@@ -147,6 +147,22 @@ describe('preflight', () => {
     expect(document.activeElement).toBe(screen.getByRole('heading', { name: 'All findings' }));
   });
 
+  it('asks for the reason of a departure and keeps it with the section', async () => {
+    const changes = [{ document: 'page:home', patch: [{ op: 'add', path: '/sections/0/reason', value: '…' }] }];
+    const keep = fix('Keep as a departure, because …', { asks: 'Why it departs', changes, predicted: null });
+    answers({ [REPORT]: report(finding()), [FIXES]: { there: true, fixes: [keep] } });
+    const { bench } = draw(<PreflightStage />);
+    await userEvent.click(await screen.findByRole('button', { name: keep.label }));
+    expect(screen.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+    await userEvent.type(screen.getByLabelText('Why it departs'), ' It is the anniversary {Enter}');
+    expect(changesOf(bench)).toEqual([
+      [
+        'Keep as a departure, because …: The heading can hardly be read.',
+        'page:home: add /sections/0/reason "It is the anniversary"',
+      ],
+    ]);
+  });
+
   it('does not say that a fix is done which was refused', async () => {
     answers({ [REPORT]: report(finding()), [FIXES]: { there: true, fixes: [fix('Heading in Weide')] } });
     const { bench } = draw(<PreflightStage />, { change: vi.fn(() => Promise.resolve(false)) });
