@@ -5,6 +5,18 @@
 FAULTS = r"""() => {
   const wide = document.documentElement.clientWidth, found = [];
   if (document.documentElement.scrollWidth > wide) found.push(`scrolls sideways by ${document.documentElement.scrollWidth - wide}`);
+  // Letters of scripts that are not divided anywhere.
+  const LETTERS = /(?:(?![\p{scx=Han}\p{scx=Thai}\p{scx=Hira}\p{scx=Kana}])\p{L}){2,}/gu;
+  const rooms = new Map();
+  const roomOf = el => {
+    if (!rooms.has(el)) {
+      let block = el;
+      while (block !== document.body && getComputedStyle(block).display === 'inline') block = block.parentElement;
+      const look = getComputedStyle(el), anywhere = look.wordBreak === 'break-all' || look.lineBreak === 'anywhere';
+      rooms.set(el, { room: anywhere ? 0 : block.clientWidth, size: parseFloat(look.fontSize) });
+    }
+    return rooms.get(el);
+  };
   const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   while (walker.nextNode()) {
     const node = walker.currentNode;
@@ -13,26 +25,20 @@ FAULTS = r"""() => {
     for (const box of whole.getClientRects())
       if (box.width > 1 && (box.right > wide + 0.5 || box.left < -0.5)) found.push(`off the screen: ${node.data.slice(0, 40)}`);
     if (whole.getClientRects().length < 2) continue;
-    // Lines are found by bisection: to measure every letter takes most of the time of these tests.
-    const end = node.length, range = document.createRange();
-    // Beside a letter its range may have the box of a hyphen before it, or, of a letter that runs from right to left, of a space after it.
-    const box = i => {
-      range.setStart(node, i); range.setEnd(node, i + 1);
-      return [...range.getClientRects()].filter(r => r.width > 0).at(/[\u0590-\u08ff]/.test(node.data[i]) ? 0 : -1);
-    };
-    const letter = i => /[\p{L}]/u.test(node.data[i]) && !/[\p{scx=Han}\p{scx=Thai}\p{scx=Hira}\p{scx=Kana}]/u.test(node.data[i]);
-    const boxed = (i, most) => { while (i < most && !box(i)) i++; return i; };
-    for (let i = boxed(0, end); i < end; ) {
-      const top = box(i).top;
-      let low = i, high = end;
-      while (high - low > 1) {
-        const middle = (low + high) >> 1, at = boxed(middle, high);
-        if (at === high || box(at).top - top > 3) high = middle; else low = at;
+    // A word is broken only where it, or what it is tied to, is wider than a line: whoever is short needs no look.
+    const { room, size } = roomOf(node.parentElement);
+    for (const tied of node.data.matchAll(/[^ \t\n\u00ad\u200b-]+/g)) {
+      if (tied[0].length * size * 1.6 < room) continue;
+      for (const word of tied[0].matchAll(LETTERS)) {
+        const from = tied.index + word.index, range = document.createRange();
+        const top = i => { range.setStart(node, i); range.setEnd(node, i + 1); return [...range.getClientRects()].filter(r => r.width > 0).at(-1)?.top; };
+        range.setStart(node, from); range.setEnd(node, from + word[0].length);
+        if (new Set([...range.getClientRects()].filter(r => r.width > 0).map(r => Math.round(r.top / 4))).size < 2) continue;
+        for (let i = from + 1; i < from + word[0].length; i++) {
+          const before = top(i - 1), here = top(i);
+          if (before !== undefined && here !== undefined && here - before > 3) { found.push(`broken: ${node.data.slice(Math.max(0, i - 12), i)}|${node.data.slice(i, i + 8)}`); break; }
+        }
       }
-      const next = boxed(high, end);
-      if (next < end && letter(next) && letter(next - 1) && box(next - 1))
-        found.push(`broken: ${node.data.slice(Math.max(0, next - 12), next)}|${node.data.slice(next, next + 8)}`);
-      i = next;
     }
   }
   const header = document.querySelector('header').getBoundingClientRect().height;
