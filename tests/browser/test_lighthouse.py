@@ -39,4 +39,5 @@ def test_a_demo_as_published_has_a_hundred_in_all(name: str, studio: str, design
             key: (one["title"], one.get("displayValue")) for key, one in made["audits"].items()
             if one["score"] is not None and one["score"] < 0.9 and one["scoreDisplayMode"] != "informative"
         }  # fmt: skip
+        Path("/tmp/lh.json").write_text(json.dumps(made))
         assert scores == dict.fromkeys(("performance", "accessibility", "best-practices", "seo"), 100), (preset, below)

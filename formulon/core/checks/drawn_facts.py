@@ -180,6 +180,15 @@ class FrameTexts:
 
 
 @dataclass(frozen=True, slots=True)
+class Spoken:
+    """A running text with the language that it is said to be in, by its own element, one around it, or its page."""
+
+    place: PagePlace
+    text: str
+    language: str
+
+
+@dataclass(frozen=True, slots=True)
 class LargestPaint:
     """The largest thing of a first screen, a picture by its file or a text where that is empty, and the s until it is there on a slow line."""
 
@@ -209,9 +218,9 @@ class SiteRoot:
 
 DrawnFact = (
     Control | PageValues | StateText | Still | Grown | OutOfUse | Focused | Unreached | Printed | SpacedText | PictureFile | MissingFile | Overlap | Gap | LeftEdges | PictureRow
-    | FrameTexts | LargestPaint | Complaint | SiteRoot
+    | FrameTexts | Spoken | LargestPaint | Complaint | SiteRoot
 )  # fmt: skip
 DRAWN = (
     Control, PageValues, StateText, Still, Grown, OutOfUse, Focused, Unreached, Printed, SpacedText, PictureFile, MissingFile, Overlap, Gap, LeftEdges, PictureRow,
-    FrameTexts, LargestPaint, Complaint, SiteRoot,
+    FrameTexts, Spoken, LargestPaint, Complaint, SiteRoot,
 )  # fmt: skip

@@ -5,7 +5,7 @@ from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence, Set
 from typing import Literal, TypeVar
 from urllib.parse import unquote, urljoin, urlsplit
 
-from formulon.core.checks.drawn_facts import SiteRoot
+from formulon.core.checks.drawn_facts import SiteRoot, Spoken
 from formulon.core.checks.page_facts import (
     CutText,
     Destination,
@@ -141,6 +141,8 @@ class Page:
             ink, ground = (to_hex(one) for one in pair) if pair else ("#000000", "#ffffff")
             tag = f"h{min(text.level, 6)}" if leads else text.tag if not text.level else "span"
             running = not text.level and text.tag in _RUNNING
+            if running:
+                yield Spoken(self._at(text), text.text, text.lang or self.widest.lang)
             yield TextRun(
                 self._at(text), text.text, tag, "body" if running else tag, ground, text.at, ink, ground, text.weight,
                 {width: one.size for width, one in by_width.items()},

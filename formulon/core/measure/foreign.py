@@ -25,7 +25,7 @@ HELD = frozenset((
     "consistency/buttons", "consistency/capitals-of-words", "consistency/corners", "consistency/frame",
     "consistency/full-stops", "consistency/heading-styles", "consistency/many-fonts", "consistency/many-sizes",
     "consistency/navigation", "consistency/near-colors", "consistency/shadows", "consistency/stray-colors",
-    "consistency/stray-fonts", "consistency/weights", "content/alternative-text", "content/repeated", "content/sample-text",
+    "consistency/stray-fonts", "consistency/weights", "content/alternative-text", "content/mixed-languages", "content/repeated", "content/sample-text",
     "content/written-alike", "contrast/dichromacy", "contrast/field-edge", "contrast/focus-ring", "contrast/hint",
     "contrast/states", "contrast/text-minimum", "interaction/focus-covered", "interaction/focus-forced",
     "interaction/focus-seen", "interaction/names", "interaction/out-of-use", "interaction/pointer-answered", "interaction/reached", "interaction/target-size", "layout/gap",

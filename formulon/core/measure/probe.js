@@ -148,6 +148,8 @@
     while (block.parentElement && block !== document.body && styleOf(block).display === 'inline') block = block.parentElement;
     return block;
   };
+  // The language of a text where its page does not say it.
+  const langOf = (el) => { const said = el.closest('[lang]'); return said && said !== root ? said.lang : ''; };
   const own = (el) => [...el.childNodes].filter((one) => one.nodeType === 3 && one.data.trim());
   const label = (el) => {
     const by = (el.getAttribute('aria-labelledby') ?? '').split(/\s+/).filter(Boolean).map((id) => document.getElementById(id)?.textContent ?? '').join(' ');
@@ -188,7 +190,7 @@
       line: parseFloat(look.lineHeight) || 0, lines: linesOf(rects), box: box({ left, top, width: right - left, height: bottom - top }),
       room: (el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, div') ?? el).clientWidth,
       disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null, upper: look.textTransform === 'uppercase' && text !== text.toUpperCase() ? true : text.length > 3 && text === text.toUpperCase() && text !== text.toLowerCase(),
-      block: select(blockOf(el)), cut: false,
+      block: select(blockOf(el)), cut: false, lang: langOf(el),
     };
     for (let outer = el; outer && outer !== document.body; outer = outer.parentElement) {
       const clips = styleOf(outer);

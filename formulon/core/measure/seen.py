@@ -45,6 +45,7 @@ class TextSeen(SeenAt):
     upper: bool
     block: str
     cut: bool
+    lang: str = Field(default="", description="Of the element or one around it, where that is not the page's.")
 
 
 class TargetSeen(SeenAt):

@@ -52,19 +52,19 @@ class Images:
 
     def _image(self, asset: Asset, alt: str, listed_sizes: str) -> Markup:
         """The brand's own picture: a drawing, or a photograph in as many sizes as there are."""
+        # The first picture of a page is asked for at once; the others when they come near what is in sight.
+        first, self.pictured = not self.pictured, True
+        when = Markup(' fetchpriority="high"') if first else Markup(' loading="lazy"')
         if asset.svg:
             address = data_address(asset.svg) if self.preview else f"pictures/{asset.id}.svg"
-            return Markup('<img src="{}" alt="{}" width="{:.0f}" height="{:.0f}">').format(
-                address, alt, asset.width, asset.height
+            return Markup('<img src="{}" alt="{}" width="{:.0f}" height="{:.0f}"{}>').format(
+                address, alt, asset.width, asset.height, when
             )
         folder = self.preview.picture_path if self.preview else "pictures/"
         forms = ["webp"] if self.preview else ["avif", "webp"]
         listed = {form: [(f"{folder}{asset.id}-{one.width}.{form}", one.width) for one in asset.sizes(form)] for form in forms}
         sets = {form: ", ".join(f"{path} {width}w" for path, width in found) for form, found in listed.items() if found}
         last = next(form for form in reversed(forms) if form in sets)  # for browsers that read no newer form
-        # The first picture of a page is asked for at once; the others when they come near what is in sight.
-        first, self.pictured = not self.pictured, True
-        when = Markup(' fetchpriority="high"') if first else Markup(' loading="lazy"')
         image = Markup(
             '<img src="{}" srcset="{}" sizes="{}" alt="{}" width="{:.0f}" height="{:.0f}"{} decoding="async">'
         ).format(listed[last][-1][0], sets[last], listed_sizes, alt, asset.width, asset.height, when)

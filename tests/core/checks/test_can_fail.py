@@ -96,6 +96,15 @@ def brand(**identity: Any) -> Change:
     )
 
 
+def named(name: str) -> Change:
+    """Another name for the second page."""
+
+    def change(site: Site) -> None:
+        site.pages[1].name = name
+
+    return change
+
+
 def forbidden(site: Site) -> Site:
     """A pair that the guideline rules out, pinned by hand."""
     ink = site.identity.colors[0]
@@ -129,6 +138,7 @@ STUDIO: dict[str, Change] = {
     "content/name-spelling": hero(text="The QUILLMOOR observatory is dark."),
     "content/own-language": brand(language="bo"),
     "content/placeholder-left": hero(text="[To be written]"),
+    "content/purpose": both(named("Prices"), more("text", "statement", page=1, text="We like our work.")),
     "content/sentences": hero(text="One is said. Two is said. Three is said."),
     "content/slips": hero(text="Ring 01632 960148 today."),
     "content/strongest-first": more(

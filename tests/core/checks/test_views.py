@@ -338,3 +338,27 @@ def test_the_opening_is_read_on_a_phone_s_first_screen(site: Site) -> None:
     body["choices"]["scale"]["steps"]["intro"] = {"small": 24, "large": 24}
     (one,) = found(Site.model_validate(body), "layout/first-screen")
     assert one.measured is not None and one.measured > 640 and one.width == 360
+
+
+@pytest.mark.parametrize(
+    ("name", "kind", "layout", "content", "kept"),
+    [
+        ("Prices", "text", "statement", {"text": "A basket from 24 € up."}, True), ("Preise", "text", "statement", {"text": "Ab 24 Euro."}, True),
+        ("料金", "text", "statement", {"text": "ひとつ2400円。"}, True), ("Prices", "text", "statement", {"text": "Ask us what it costs."}, False),
+        ("Team", "text", "statement", {"text": "We are many."}, False), ("Questions", "questions", "margin", {"items": [{"title": "Why?", "text": "So."}]}, True),
+        ("History", "text", "statement", {"text": "Begun in 1907, rebuilt in 1952."}, True), ("History", "text", "statement", {"text": "A long one."}, False),
+        ("Contact", "text", "statement", {"text": "Come by."}, False), ("Contact", "picture_text", "column", {"link": {"label": "Write", "to": "mailto:a@b.example"}}, True),
+        ("Contact", "own_code", "measure", {"code": {"html": "<p>Anything</p>", "css": ""}}, True), ("What the moor says", "text", "statement", {"text": "Nothing."}, True),
+        ("Programme", "text", "statement", {"text": "12 May at 19:30"}, True), ("Programme", "text", "statement", {"text": "In spring."}, False),
+    ],
+)  # fmt: skip
+def test_a_page_shows_what_its_name_promises(
+    site: Site, name: str, kind: str, layout: str, content: dict[str, Any], kept: bool
+) -> None:
+    made = with_sections(site, page=1)
+    made.pages[1].sections = [
+        Section.model_validate({"id": "only", "kind": kind, "layout": layout, "content": {"heading": "Here", **content}})
+    ]
+    made.pages[1].name = name
+    seen = found(Site.model_validate(made.model_dump()), "content/purpose")
+    assert [one.page for one in seen] == [made.pages[1].id] * (not kept)
