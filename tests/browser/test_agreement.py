@@ -13,6 +13,7 @@ from formulon.core.checks.rules.contrast.text_minimum import below
 from formulon.core.measure.facts import Page
 from formulon.core.measure.files import SiteFiles, of_folder
 from formulon.core.measure.looking import look
+from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.render import render
 from formulon.core.system.resolve import resolve
 from tests.browser.conftest import AXE
@@ -30,7 +31,8 @@ FAINT = b" main p,main li,main h2,main h3,main a,main dd{color:#7d7d7d!important
 
 @pytest.fixture(scope="module", params=["as it is", "faint"])
 def folder(request: pytest.FixtureRequest, tmp_path_factory: pytest.TempPathFactory) -> Path:
-    made = every_layout()
+    # All layouts as they are; faint ones of every other kind, since it is the verdicts that are others there.
+    made = every_layout(kinds=tuple(CATALOGUE)[:: 1 if request.param == "as it is" else 2])
     out = tmp_path_factory.mktemp("agreement")
     for name, data in render(made, resolve(made.identity, made.choices)).items():
         target = out / name

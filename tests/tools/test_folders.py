@@ -1,18 +1,13 @@
 """What is read of four folders, against the lists of what a careful person finds in them (made with the folders, by hand)."""
 
-import sys
 from collections import Counter
-from pathlib import Path
 
 import pytest
+from clients import DEMO, FOLDERS
+from folders import Folder, read, score
 
 from formulon.core.identity.decide import suggested
 from formulon.core.identity.facts import facts_of
-
-sys.path.insert(0, str(Path(__file__).resolve().parent.parent.parent / "tools"))
-
-from clients import DEMO, FOLDERS
-from folders import Folder, read, score
 
 
 @pytest.mark.parametrize("folder", FOLDERS, ids=lambda folder: folder.name)

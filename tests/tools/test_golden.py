@@ -3,14 +3,10 @@
 import gzip
 import json
 import random
-import sys
 from pathlib import Path
 
-import pytest
-
-sys.path.insert(0, str(Path(__file__).resolve().parent.parent.parent / "tools"))
-
 import golden
+import pytest
 
 
 @pytest.fixture(scope="module")

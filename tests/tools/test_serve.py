@@ -14,8 +14,6 @@ from pathlib import Path
 import pytest
 
 ROOT = Path(__file__).resolve().parent.parent.parent
-sys.path.insert(0, str(ROOT / "tools"))
-
 import machine  # noqa: E402
 
 

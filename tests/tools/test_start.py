@@ -13,8 +13,6 @@ import psycopg
 import pytest
 
 ROOT = Path(__file__).resolve().parent.parent.parent
-sys.path.insert(0, str(ROOT / "tools"))
-
 import machine  # noqa: E402
 
 

@@ -186,6 +186,7 @@ main h1.t-h1 { font-size: 90px }
 SEEN = {"brand/mark-clear", "brand/mark-unaltered", "brand/proportions", "layout/as-predicted"}
 
 
+@pytest.mark.browser
 def test_what_a_browser_sees_of_a_brand_fails_it(site: Site) -> None:
     night = site.identity.colors[0]
     ruling("proportions", "Nearly everything is night.", **{night.name: 95})(site)
@@ -234,6 +235,7 @@ WHOLE = {
 TOKENS = '{"green": {"$type": "color", "$value": "#0b5d3b"}, "face": {"$type": "fontFamily", "$value": "Georgia"}}'
 
 
+@pytest.mark.browser
 def test_what_whole_sites_do_fails_it() -> None:
     data = {"robots.txt": b"User-agent: *\nDisallow: /\n"}
     for name, (title, body) in _PARTS.items():

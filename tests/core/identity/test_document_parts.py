@@ -1,15 +1,9 @@
 """Documents as structure: what HTML, DOCX, ODT, PDF, Markdown and plain text hold, in one model. PDF are made by ReportLab, DOCX by
 python-docx, ODT by hand after OpenDocument 1.3 (see tools/folders.py)."""
 
-import sys
-from pathlib import Path
-
 import pytest
-from lxml import html
-
-sys.path.insert(0, str(Path(__file__).resolve().parents[3] / "tools"))
-
 from folders import odt, pdf, word
+from lxml import html
 
 from formulon.core.identity.documents import Block, row_line, sections
 from formulon.core.identity.documents.markup import blocks_of

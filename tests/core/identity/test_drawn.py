@@ -87,14 +87,14 @@ def is_mark(data: bytes, form: str) -> bool:
     return any(isinstance(one, MarkSeen) for one in reading.sightings)
 
 
-@pytest.mark.parametrize(("form", "side", "missed"), [("JPEG", 64, 2), ("WEBP", 64, 2), ("PNG", 64, 0), ("JPEG", 128, 1)])
+@pytest.mark.parametrize(("form", "side", "missed"), [("JPEG", 64, 1), ("WEBP", 64, 1), ("PNG", 64, 0), ("JPEG", 128, 1)])
 def test_marks_on_white_are_told_to_be_marks(form: str, side: int, missed: int) -> None:
-    """Of 600 at 64 px, five in JPEG and five in WebP are taken for photographs; here of 60."""
+    """Of 600 at 64 px, five in JPEG and five in WebP are taken for photographs; here of 30."""
     chance, found = random.Random(7), 0
-    for number in range(60):
+    for number in range(30):
         png = bytes(resvg_py.svg_to_bytes(svg_string=mark(chance, number), width=side))
         found += is_mark(encoded(Image.open(io.BytesIO(png)), form), form)
-    assert found >= 60 - missed
+    assert found >= 30 - missed
 
 
 @pytest.mark.parametrize("form", ["JPEG", "WEBP", "PNG"])

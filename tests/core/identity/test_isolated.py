@@ -4,7 +4,6 @@ import io
 import os
 import random
 import socket
-import sys
 import time
 import zipfile
 from collections.abc import Iterator
@@ -14,15 +13,12 @@ from pathlib import Path
 
 import docx
 import pytest
+from clients import FOLDERS
 from PIL import Image
 
 from formulon.core.identity import read as reader
 from formulon.core.identity.isolated import Readers
 from formulon.core.type.library import SHIPPED
-
-sys.path.insert(0, str(Path(__file__).resolve().parents[3] / "tools"))
-
-from clients import FOLDERS
 
 DEMO = Path(__file__).resolve().parents[3] / "demo" / "quillmoor"
 MUTATIONS = 2_000

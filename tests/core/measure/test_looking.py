@@ -3,7 +3,6 @@ its end; and what it tells agrees with the site's own prediction."""
 
 import json
 import os
-import sys
 import threading
 import zipfile
 from collections.abc import Iterator
@@ -12,6 +11,7 @@ from http.server import BaseHTTPRequestHandler, ThreadingHTTPServer
 from pathlib import Path
 
 import pytest
+import seeded
 from click.testing import CliRunner
 
 from formulon.core.checks.preflight import check_site
@@ -25,10 +25,6 @@ from formulon.core.site.planning.planner import plan
 from formulon.core.site.versions import versioned
 from formulon.core.system.documents.identity import Identity
 
-sys.path.insert(0, str(Path(__file__).resolve().parents[3] / "tools"))
-
-import seeded
-
 pytestmark = pytest.mark.browser
 
 
@@ -39,8 +35,8 @@ def site(**pages: str) -> SiteFiles:
 
 
 def test_every_seeded_defect_is_found_and_clean_pages_are_clean() -> None:
-    """Each of 121 kinds on one of three makings; ./bench has each on two."""
-    found = seeded.measured(turns=1)
+    """Each kind on one of three makings, at two widths; ./bench has each on two, at all."""
+    found = seeded.measured(turns=1, widths=(320, 1280))
     assert found.defects >= 120 and len({one.rule for one in seeded.DEFECTS}) >= 24
     assert found.missed == []
     assert [f"{one.rule} {one.page} {one.target}" for one in found.alarms] == []
@@ -48,6 +44,7 @@ def test_every_seeded_defect_is_found_and_clean_pages_are_clean() -> None:
     assert {one.rule for one in found.beside} <= {
         "pictures/too-small", "consistency/many-fonts", "consistency/buttons", "layout/on-paper", "publishing/missing-file",
         "contrast/dichromacy", "type/text-spacing", "layout/text-cut",
+        "interaction/pointer-answered",  # a button's colours that are forced are so under the pointer, too
     }  # fmt: skip
 
 

@@ -93,7 +93,7 @@ _GAPS = {
 }
 
 
-@settings(max_examples=120, phases=(Phase.explicit, Phase.generate))  # to shrink an identity takes minutes
+@settings(max_examples=80, phases=(Phase.explicit, Phase.generate))  # to shrink an identity takes minutes
 @given(identities())
 def test_every_valid_identity_is_planned_built_and_checked(body: dict[str, Any]) -> None:
     site = made(body)

@@ -1,10 +1,10 @@
 """Which of the client's texts stand on pages, and what of them waits; and that what is said twice is told once, in the order of time."""
 
-import sys
-from pathlib import Path
 from typing import Any
 
 import pytest
+from clients import DEMO, FOLDERS
+from folders import Folder, read
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -16,11 +16,6 @@ from formulon.core.site.planning.planner import plan
 from formulon.core.site.waiting import standing
 from formulon.core.system.documents.identity import ClientText, Identity
 from formulon.core.system.documents.passages import Passage, day_of, passages
-
-sys.path.insert(0, str(Path(__file__).resolve().parents[3] / "tools"))
-
-from clients import DEMO, FOLDERS
-from folders import Folder, read
 
 
 @pytest.mark.parametrize("folder", (*FOLDERS, DEMO), ids=lambda folder: folder.name)

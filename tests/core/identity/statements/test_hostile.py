@@ -21,6 +21,7 @@ TEXTS = {
 
 @pytest.mark.parametrize("text", TEXTS.values(), ids=TEXTS)
 def test_every_grammar_comes_to_an_end(text: str) -> None:
+    text = text[: len(text) // 2]  # what gives back needs far less to go on for ever
     assert isinstance(rules(text, ""), list) and isinstance(facts(text, ""), list)
     for blocks in (of_plain(text), of_markdown(text)):
         for one in material(blocks):

@@ -8,13 +8,17 @@ from formulon.core.type.languages import LANGUAGES
 from formulon.core.type.tongues import LEAST, alike, written_in
 
 
+def _base(language: str) -> str:
+    return language.split("-")[0].lower()
+
+
 @rule(
     id="content/mixed-languages",
     title="Passages are in their page’s language",
     standard=Ref("WCAG 2.2", "3.1.2", "AA"),
     severity="note",
     looks_at=Spoken,
-    applies_if=lambda one: len(one.text) >= LEAST and bool(one.language),
+    applies_if=lambda one: len(one.text) >= LEAST and _base(one.language) in LANGUAGES,
     options={"sure": 0.99},
     rationale="What was forgotten when a page was translated is read out with the sounds of another language, and understood by few.",
     messages={"other": "“{text}” reads as {found}; it is said to be in {language}."},
@@ -22,6 +26,5 @@ from formulon.core.type.tongues import LEAST, alike, written_in
 def mixed_languages(one: Spoken, options: Mapping[str, float]) -> Iterator[Verdict]:
     found, sure = written_in(one.text)
     if sure >= options["sure"] and not alike(found, one.language):
-        base = one.language.split("-")[0].lower()
-        values = {"text": one.text[:60], "found": LANGUAGES.get(found, found), "language": LANGUAGES.get(base, one.language)}
+        values = {"text": one.text[:60], "found": LANGUAGES[found], "language": LANGUAGES[_base(one.language)]}
         yield Verdict("other", values=values)
