@@ -24,6 +24,19 @@ DATA = Path(__file__).resolve().parent / "data"
 DEMO = Path(__file__).resolve().parent.parent / "demo" / "quillmoor"
 
 
+# Files that take longest in a browser, which go first, so that no worker is left with one of them alone.
+LONGEST = (
+    "test_layouts", "test_looking", "test_agreement", "test_structure", "test_published", "test_studio", "test_measuring", "test_composed",
+    "test_own", "test_any_brand", "test_colors", "test_preflight", "test_keyboard", "test_type", "test_files", "test_shape", "test_new_brand",
+    "test_header", "test_lighthouse", "test_motif",
+)  # fmt: skip
+
+
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    order = {name: place for place, name in enumerate(LONGEST)}
+    items.sort(key=lambda item: order.get(item.path.stem, len(LONGEST)))
+
+
 def quillmoor_identity(marks: bool = True) -> Identity:
     """The demo brand's identity, out of its files."""
     body = json.loads((DATA / "quillmoor.json").read_text(encoding="utf-8"))

@@ -51,6 +51,7 @@ import writes  # noqa: E402
 from django.core.management import call_command  # noqa: E402
 
 from formulon.config import memory  # noqa: E402
+from formulon.core.checks.findings import Finding, PageChecks  # noqa: E402
 from formulon.core.checks.predict import predict  # noqa: E402
 from formulon.core.checks.preflight import Preflight  # noqa: E402
 from formulon.core.checks.reach import reach  # noqa: E402
@@ -262,7 +263,7 @@ def checking(site: Site, axe_per_page: float) -> list[Row]:
     seconds = timed(lambda: check(predict(site, system), system))
     ratio = axe_per_page * PAGES / seconds
     return [
-        (f"predicted checks, {PAGES} pages", f"{seconds:.2f} s", "1 s", seconds <= 1),
+        (f"predicted checks, {PAGES} pages", f"{seconds:.2f} s", "0.6 s", seconds <= 0.6),
         ("the same against axe-core in Chromium", f"{ratio:.0f} × faster", "50 ×", ratio >= 50),
     ]
 
@@ -463,6 +464,29 @@ def publishing(site: Site) -> Row:
     return f"publish {PAGES} pages", f"{first:.2f} s, again unchanged {again:.2f} s", "5 s", max(first, again) <= 5
 
 
+def again(site: Site) -> list[Row]:
+    """The report of many pages once more after a text has changed, and the fixes of what then stands in sight."""
+    kept: dict[str, PageChecks] = {}
+    Preflight(site, kept=kept).report()
+    system, reports, fixes = site.system(), list[float](), list[float]()
+    for number in range(12):
+        page = site.drawn[7 * number].model_copy(deep=True)
+        section = next(one for one in page.sections if "heading" in one.content)
+        section.content["heading"] = f"Another headline, number {number}, with [[a gap]] in it"
+        pages = [page if one.id == page.id else one for one in site.pages]
+        changed = site.model_copy(update={"pages": pages})
+        job = Preflight(changed, system, kept=kept)
+        made: list[Finding] = []
+        reports.append(timed(lambda job=job, made=made: made.extend(job.report().findings)))  # type: ignore[misc]
+        there = [one for one in made if one.page == page.id][:4]
+        assert there
+        fixes.append(timed(lambda job=job, there=there: [job.fixes(one) for one in there]))  # type: ignore[misc]
+    return [
+        _spread(f"preflight of {PAGES} pages after a text has changed", reports, 0.02),
+        _spread("the same, and the fixes of what is in sight", [sum(both) for both in zip(reports, fixes, strict=True)], 0.1),
+    ]
+
+
 def preflight(site: Site) -> Row:
     """Preflight of many sections under AAA in both schemes: the report, and the fixes of twenty findings, the first that come."""
 
@@ -553,7 +577,7 @@ def main() -> None:
         "type": lambda: [fitting_texts(large_site())],
         "color": lambda: [solver(), wiring(), kinds(), overlaying(), reaching(large_site())],
         "restyle": restyling,
-        "preflight": lambda: [preflight(large_site())],
+        "preflight": lambda: [*again(large_site()), preflight(large_site())],
         "measured": lambda: looks.rows(sites.load(Brand.objects.get(slug="quillmoor-observatory"))),
         "writes": writes.rows,
         "variety": varying,
@@ -665,7 +689,7 @@ def every_row() -> Iterator[Row]:
             yield from restyle(page, address, last)
         browser.close()
     yield from writes.rows()
-    yield from (preflight(site), publishing(site), reading())
+    yield from (*again(site), preflight(site), publishing(site), reading())
     yield from looks.rows(sites.load(Brand.objects.get(slug="quillmoor-observatory")))
     yield from (*reads.many(), *reads.found())
     yield from proposing()

@@ -117,6 +117,8 @@ DATA_UPLOAD_MAX_NUMBER_FILES = 300  # a folder is dropped whole; services/source
 
 # Whether releases wait until a browser has looked at their pages, where the site asks for that; an installation without Chromium says "0".
 MEASURED_RELEASES = _setting("MEASURED_RELEASES", "1") == "1"
+# Workers without which the installation is not well: one reads files, one looks at pages.
+WORKERS = int(_setting("WORKERS", "2"))
 
 # Bytes that a workspace may keep: files, pictures, fonts and releases.
 WORKSPACE_QUOTA = int(_setting("WORKSPACE_QUOTA", "4000000000"))

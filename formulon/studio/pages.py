@@ -19,17 +19,21 @@ def _index() -> bytes:
 
 @require_GET
 def health(request: HttpRequest) -> JsonResponse:
-    """Whether the server reaches its database, and when a worker was last heard of: 200 where all is well, else 503."""
-    told: dict[str, object] = {"database": False, "worker": None}
-    seconds = None
+    """Whether the server reaches its database, how many workers live, and when one was last heard of: 200 where all is well, else 503."""
+    told: dict[str, object] = {"database": False, "worker": None, "workers": 0}
+    live = 0
     try:
         with connection.cursor() as cursor:
-            cursor.execute("select extract(epoch from now() - max(last_heartbeat)) from procrastinate_workers")
-            seconds = (cursor.fetchone() or [None])[0]
-        told = {"database": True, "worker": None if seconds is None else round(float(seconds), 1)}
+            cursor.execute(
+                "select extract(epoch from now() - max(last_heartbeat)), "
+                "count(*) filter (where last_heartbeat > now() - make_interval(secs => %s)) from procrastinate_workers",
+                [_SILENT],
+            )
+            seconds, live = cursor.fetchone() or (None, 0)
+        told = {"database": True, "worker": None if seconds is None else round(float(seconds), 1), "workers": live}
     except DatabaseError:
         pass
-    well = told["database"] and seconds is not None and seconds < _SILENT
+    well = told["database"] and live >= settings.WORKERS
     return JsonResponse({"well": bool(well), **told}, status=200 if well else 503, headers={"Cache-Control": "no-store"})
 
 

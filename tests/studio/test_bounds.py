@@ -220,6 +220,9 @@ def test_health_tells_of_database_and_worker(db: None) -> None:
     client = Client(headers={"host": "localhost"})
     assert client.get("/health").status_code == 503  # no worker has ever been there
     with connection.cursor() as cursor:
+        cursor.execute("insert into procrastinate_workers (last_heartbeat) values (now()), (now() - interval '2 minutes')")
+        told = client.get("/health")
+        assert (told.status_code, told.json()["workers"]) == (503, 1), "one of two has gone"
         cursor.execute("insert into procrastinate_workers (last_heartbeat) values (now())")
     assert client.get("/health").json()["well"] is True
 

@@ -69,13 +69,14 @@ Gone = Callable[[], bool]
 
 @dataclass(frozen=True, slots=True)
 class Views:
-    """How a page is looked at: at which widths, beside which widths its layout is looked at alone, in which scheme, and whether it is told
-    what draws the eye first."""
+    """How a page is looked at: at which widths, beside which widths its layout is looked at alone, in which scheme, whether it is told
+    what draws the eye first, and whether it is looked at on paper, with wider spacing, under pointer and keyboard."""
 
     widths: tuple[int, ...] = WIDTHS
     edges: tuple[int, ...] = ()
     scheme: Scheme = "light"
     glances: bool = False
+    besides: bool = True
 
     @property
     def seconds(self) -> float:
@@ -181,7 +182,7 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
     for width in views.edges:
         if width not in seen:
             beside[width] = await _briefly(tab, line, width)
-    besides = await _besides(tab, line, desk, views)
+    besides = await _besides(tab, line, desk, views) if views.besides else Besides()
     besides.largest, besides.console = heard.largest, list(dict.fromkeys(heard.said))
     for width, task in glancing.items():
         seen[width].glances = await task

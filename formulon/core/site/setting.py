@@ -2,11 +2,12 @@
 of a headline would not fit its box. Pages are drawn by this, and what is predicted of them rests on it.
 """
 
+from collections.abc import Iterator, Mapping
 from functools import lru_cache
 
-from formulon.core.site.geometry import box_width, boxes_of, general
+from formulon.core.site.geometry import Box, box_width, boxes_of, general
 from formulon.core.site.layout import HEADINGS, class_of
-from formulon.core.site.site import Section
+from formulon.core.site.site import Section, Width
 from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.system import Step, System
 from formulon.core.type.emphasis import encoded
@@ -57,7 +58,22 @@ def set_in(system: System, section: Section, slot: str, text: str, language: str
         return divided, 1.0
     rooms = tuple(round(box_width(system, box, at, step.size(at)) / step.size(at), 4) for at, box in boxes.items())
     grow = section.declared.grow.get(general(slot), 1.0)
-    return _fitted(step.family, step.weight, step.tracking, step.case, text, divided, rooms, language, grow)
+    put, scale = _fitted(step.family, step.weight, step.tracking, step.case, text, divided, rooms, language, grow)
+    for other in _beside(section, slot, found):
+        asked = other, hyphenated(other, language), rooms, language, grow
+        scale = min(scale, max(_WHOLE, _fitted(step.family, step.weight, step.tracking, step.case, *asked)[1]))
+    return put, scale
+
+
+def _beside(section: Section, slot: str, boxes: Mapping[Width, Box | None]) -> Iterator[str]:
+    """The texts of the other items in boxes like that of a slot: titles in a row are of one size."""
+    parts = slot.split("/")
+    if len(parts) < 3:
+        return
+    for number, item in enumerate(section.content.get(parts[0]) or ()):
+        other = item.get(parts[2])
+        if other and number != int(parts[1]) and boxes_of(section, f"{parts[0]}/{number}/{parts[2]}") == boxes:
+            yield other
 
 
 @lru_cache(maxsize=16384)

@@ -27,7 +27,7 @@ export function Gate({ data, held, measuring, nameOf }: GateProps) {
       </div>
       <p className="soft">
         {passed.toLocaleString('en-GB')} of {(passed + failed).toLocaleString('en-GB')} checks pass on{' '}
-        {counted(brand.pages.length, 'page')} × 4 widths, {data.schemes.join(' and ')}.
+        {counted(brand.pages.length, 'page')} × 4 widths as predicted, {data.schemes.join(' and ')}.
       </p>
       <MeasuringBox measuring={measuring} nameOf={nameOf} />
       {data.undrawn.length > 0 && (

@@ -113,7 +113,7 @@ describe('preflight', () => {
     await userEvent.click(row('Type'));
     expect(screen.getByText('1 finding')).toBeInTheDocument();
     expect(screen.queryByText('The heading can hardly be read.')).toBeNull();
-    expect(screen.getByText(/^1,200 of 1,202 checks pass on 2 pages × 4 widths, light and dark/)).toBeInTheDocument();
+    expect(screen.getByText(/^1,200 of 1,202 checks pass on 2 pages × 4 widths as predicted, light and dark/)).toBeInTheDocument();
   });
 
   it('says that all is well, and leads on', async () => {

@@ -15,7 +15,10 @@ from formulon.core.checks.views import SiteView
     looks_at=SiteView,
     applies_if=lambda site: bool(site.allowed and site.allowed.families),
     rationale="A typeface that nobody has chosen speaks with another voice, and costs a file more.",
-    messages={"stray": "{count} texts are set in {family}; the system has {known}."},
+    messages={
+        "one": "One text is set in {family}; the system has {known}.",
+        "stray": "{count} texts are set in {family}; the system has {known}.",
+    },
 )
 def stray_fonts(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
     families = site.allowed.families if site.allowed else ()
@@ -24,4 +27,4 @@ def stray_fonts(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
         if family.casefold() not in known:
             where = next(one for one in site.styles if one.family == family)
             values = {"count": count, "family": family, "known": ", ".join(families), "text": family}
-            yield Verdict("stray", values=values, place=where.place)
+            yield Verdict("stray" if count > 1 else "one", values=values, place=where.place)
