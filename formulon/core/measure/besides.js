@@ -1,5 +1,5 @@
 // What is seen of controls in their states. `what` is "rest" to remember how they look at rest, "pointer" for all of them as under the pointer,
-// "focus" for the one that the keyboard is on, "left" for those that it did not come to.
+// "focus" for one after the other as under the keyboard, and those that it does not come to.
 (what) => {
   const PRESSED = 'a[href], button:not([disabled]), input:not([type=hidden]):not([disabled]), select:not([disabled]), textarea:not([disabled]), summary, [tabindex]:not([tabindex="-1"])';
   // (names)
@@ -92,35 +92,50 @@
     for (const name of Object.keys(made)) made[name] = made[name].slice(0, 40);
     return JSON.stringify(made);
   }
-  if (what === 'left') {
-    // Links within a page that lead to its start for whoever listens, and what stands out of sight, come into sight when they are reached.
-    const left = [...globalThis.formulonRest.keys()].filter((el) => !globalThis.formulonReached?.has(el) && el.isConnected);
-    return JSON.stringify(left.filter((el) => !(el.type === 'radio') && !el.closest('[inert]')).slice(0, 20).map((el) => ({ ...about(el), label: label(el), changed: [], ring: null, wide: 0, ground: null, covered: false })));
+  // What is seen of a control that the keyboard is on.
+  const focusedLook = (el, rest) => {
+    const now = lookOf(el);
+    const outlined = now.outlineStyle !== 'none' && parseFloat(now.outlineWidth) > 0;
+    // The browser's own ring is of two colours and seen on any ground; one that is see-through is not seen.
+    const own = now.outlineStyle === 'auto', gone = outlined && !own && (parse(now.outlineColor)?.[3] ?? 1) < 0.05;
+    const changed = NAMES.filter((name) => now[name] !== rest.look[name] && !(name.startsWith('outline') && (gone || !outlined)));
+    // What lies over the control: nothing of it is in sight where other parts lie at all of these points.
+    const box = el.getBoundingClientRect();
+    const points = [0.5, 0.08, 0.92].flatMap((x) => [0.5, 0.1, 0.9].map((y) => [box.left + box.width * x, box.top + box.height * y]));
+    const inside = points.filter(([x, y]) => x >= 0 && y >= 0 && x < innerWidth && y < innerHeight);
+    const covered = box.width > 0 && inside.length > 0 && inside.every(([x, y]) => {
+      const top = document.elementFromPoint(x, y);
+      return top && !el.contains(top) && !top.contains(el);
+    });
+    // Words that show behind another part than the element itself (a label over a hidden box) are looked at on that.
+    const around = el.parentElement ? getComputedStyle(el.parentElement) : null;
+    const shownAround = around && around.outlineStyle !== 'none' && parseFloat(around.outlineWidth) > 0;
+    return {
+      ...about(el), label: label(el), changed: shownAround ? [...changed, 'around'] : changed, ring: outlined && !own && !gone ? parse(now.outlineColor) : null,
+      wide: outlined ? parseFloat(now.outlineWidth) : 0, ground: el.parentElement ? groundOf(el.parentElement) : null, covered, words: otherWords(el, rest),
+    };
+  };
+  // A key was pressed before, so that a control which is focused now looks as it does under the keyboard. The keyboard goes to controls with a
+  // place of their own first, by that, and of a group of choices to one.
+  const all = [...globalThis.formulonRest.keys()].filter((el) => el.isConnected && !el.closest('[inert]'));
+  const group = (el) => (el.type === 'radio' && el.name ? `${el.form?.id ?? ''} ${el.name}` : '');
+  const stands = new Set();
+  const inTurn = all.filter((el) => {
+    if (el.tabIndex < 0) return false;
+    const name = group(el);
+    if (!name) return true;
+    if (stands.has(name) || (!el.checked && all.some((one) => group(one) === name && one.checked))) return false;
+    stands.add(name);
+    return true;
+  });
+  const ordered = [...inTurn.filter((el) => el.tabIndex > 0).sort((a, b) => a.tabIndex - b.tabIndex), ...inTurn.filter((el) => el.tabIndex === 0)];
+  const focused = [], left = all.filter((el) => !inTurn.includes(el) && !group(el));
+  for (const el of ordered) {
+    el.focus();
+    if (document.activeElement === el) focused.push(focusedLook(el, globalThis.formulonRest.get(el)));
+    else left.push(el);
   }
-  const el = document.activeElement;
-  globalThis.formulonReached ??= new Set();
-  if (!el || el === document.body || el === document.documentElement || globalThis.formulonReached.has(el)) return 'null';
-  globalThis.formulonReached.add(el);
-  const rest = globalThis.formulonRest.get(el);
-  if (!rest) return JSON.stringify({ skip: true });
-  const now = lookOf(el);
-  const outlined = now.outlineStyle !== 'none' && parseFloat(now.outlineWidth) > 0;
-  // The browser's own ring is of two colours and seen on any ground; one that is see-through is not seen.
-  const own = now.outlineStyle === 'auto', gone = outlined && !own && (parse(now.outlineColor)?.[3] ?? 1) < 0.05;
-  const changed = NAMES.filter((name) => now[name] !== rest.look[name] && !(name.startsWith('outline') && (gone || !outlined)));
-  // What lies over the control: nothing of it is in sight where other parts lie at all of these points.
-  const box = el.getBoundingClientRect();
-  const points = [0.5, 0.08, 0.92].flatMap((x) => [0.5, 0.1, 0.9].map((y) => [box.left + box.width * x, box.top + box.height * y]));
-  const inside = points.filter(([x, y]) => x >= 0 && y >= 0 && x < innerWidth && y < innerHeight);
-  const covered = box.width > 0 && inside.length > 0 && inside.every(([x, y]) => {
-    const top = document.elementFromPoint(x, y);
-    return top && !el.contains(top) && !top.contains(el);
-  });
-  // Words that show behind another part than the element itself (a label over a hidden box) are looked at on that.
-  const around = el.parentElement ? getComputedStyle(el.parentElement) : null;
-  const shownAround = around && around.outlineStyle !== 'none' && parseFloat(around.outlineWidth) > 0;
-  return JSON.stringify({
-    ...about(el), label: label(el), changed: shownAround ? [...changed, 'around'] : changed, ring: outlined && !own && !gone ? parse(now.outlineColor) : null,
-    wide: outlined ? parseFloat(now.outlineWidth) : 0, ground: el.parentElement ? groundOf(el.parentElement) : null, covered, words: otherWords(el, rest),
-  });
+  document.activeElement?.blur?.();
+  const unreached = left.slice(0, 20).map((el) => ({ ...about(el), label: label(el), changed: [], ring: null, wide: 0, ground: null, covered: false }));
+  return JSON.stringify({ focused, unreached });
 }

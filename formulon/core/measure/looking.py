@@ -3,7 +3,6 @@
 import asyncio
 import base64
 import contextlib
-import json
 from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, field
@@ -26,8 +25,8 @@ from formulon.core.measure.seen import (
     Besides,
     Box,
     EdgeSeen,
-    FocusSeen,
     GlanceSeen,
+    KeysSeen,
     LargestSeen,
     PageSeen,
     PointerSeen,
@@ -49,7 +48,6 @@ _BESIDES = (
 _DESK = 1280  # px at which controls are gone through, and the widest at which texts are spaced
 _TAB = {"key": "Tab", "code": "Tab", "windowsVirtualKeyCode": 9, "nativeVirtualKeyCode": 9}
 _MOST_SAID = 20  # complaints of a browser about a page
-_MOST_STOPS = 60  # controls of a page that the keyboard goes to
 _PLAIN = """() => { const sheet = new CSSStyleSheet(); sheet.replaceSync(`
   *, ::before, ::after { animation: none !important; transition: none !important; scroll-behavior: auto !important; caret-color: transparent !important; }
   * { pointer-events: auto !important; }
@@ -252,14 +250,10 @@ async def _besides(tab: Tab, line: CDPSession, desk: int, views: Views) -> Besid
         await tab.evaluate(_SPACED, False)
     await tab.evaluate(_BESIDES, "rest")
     made.pointer = PointerSeen.model_validate_json(await tab.evaluate(_BESIDES, "pointer"))
-    for _ in range(_MOST_STOPS):
-        await asyncio.gather(*(line.send("Input.dispatchKeyEvent", {"type": way, **_TAB}) for way in ("rawKeyDown", "keyUp")))
-        told = json.loads(await tab.evaluate(_BESIDES, "focus"))
-        if told is None:
-            made.unreached = [FocusSeen.model_validate(one) for one in json.loads(await tab.evaluate(_BESIDES, "left"))]
-            break
-        if "skip" not in told:
-            made.focused.append(FocusSeen.model_validate(told))
+    for way in ("rawKeyDown", "keyUp"):
+        await line.send("Input.dispatchKeyEvent", {"type": way, **_TAB})
+    keys = KeysSeen.model_validate_json(await tab.evaluate(_BESIDES, "focus"))
+    made.focused, made.unreached = keys.focused, keys.unreached
     await tab.emulate_media(media="print")
     made.paper = await _briefly(tab, line, SHEET)
     await tab.emulate_media(media="screen")

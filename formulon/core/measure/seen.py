@@ -195,6 +195,13 @@ class FocusSeen(SeenAt):
     words: list[WordsSeen] = Field(default_factory=list)
 
 
+class KeysSeen(BaseModel):
+    """Controls under the keyboard, and those that it does not come to."""
+
+    focused: list[FocusSeen]
+    unreached: list[FocusSeen]
+
+
 class CutSeen(SeenAt):
     """A text of which something is hidden."""
 
