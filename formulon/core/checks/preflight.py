@@ -145,6 +145,18 @@ class Preflight:
                 break
         return offered
 
+    def untried(self, cause: Cause) -> list[Fix]:
+        """What the rule of something that only a browser sees proposes, as far as it can be taken; what it comes to is told by the browser,
+        once it looks again."""
+        one, fact, verdict = cause
+        offered: list[Fix] = []
+        for proposal in one.mend(self.site, self.system, fact, verdict, one.options):
+            self.go_on()
+            if _changed(self.site, self.system, proposal.changes) is not None:
+                changes = [change.model_dump() for change in proposal.changes]
+                offered.append(Fix(proposal.label, changes, None, proposal.asks))
+        return offered[:MOST_FIXES]
+
     def cause(self, finding: Finding) -> Cause | None:
         """What a finding is about; None where there is no such finding any more."""
         found = self._found(finding.page, finding.key)

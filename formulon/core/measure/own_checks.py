@@ -5,7 +5,7 @@ from collections.abc import Iterator, MutableMapping
 from dataclasses import replace
 from functools import cached_property
 
-from formulon.core.checks.findings import Finding, PageChecks, Report, merged, recounted
+from formulon.core.checks.findings import Cause, Finding, PageChecks, Report, merged, recounted
 from formulon.core.checks.guideline import forbidden_pairs
 from formulon.core.checks.page_facts import MEASURED, Fact, PageHead, TextRun
 from formulon.core.checks.predict import Prediction
@@ -123,6 +123,11 @@ class OwnChecks:
             return list(Prediction(self.site, self.system, None, (width - 1, width + 1)).page(drawn))
 
         yield from disagreements(list(self.prediction.page(drawn)), seen, beside)
+
+    def cause(self, page: OwnPage, key: str) -> Cause | None:
+        """What a finding of a page is about; None where the page is not known, or has no such finding."""
+        checks = self.kept.get(self._key(page))
+        return next((cause for finding, cause in checks.found if finding.key == key), None) if checks else None
 
     def report(self) -> Report:
         """What was found on the pages that were added."""

@@ -2,7 +2,7 @@
 
 from django.conf import settings
 
-from formulon.core.checks.findings import PageChecks, Report
+from formulon.core.checks.findings import Cause, PageChecks, Report
 from formulon.core.measure.facts import Scheme
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.glanced import HIGH
@@ -80,6 +80,19 @@ def over(brand: Brand, site: Site, predicted: Report, folder: str = "") -> Repor
             data = seen.get(one.key)
             work.add(one, unpacked(data, one.page) if data else None)
     return laid_over(predicted, work.report()) if work.pages else predicted
+
+
+def cause(brand: Brand, site: Site, page_id: str, key: str) -> Cause | None:
+    """What a finding of a page is about that a browser saw; None where there is none."""
+    own = _own(site)
+    work = OwnChecks(site, own, _checks)
+    for one in own.pages:
+        if (one.folder, one.page) == ("", page_id):
+            if not work.knows(one) and (data := measurements.seen_under(brand, [one.key]).get(one.key)):
+                work.add(one, unpacked(data, one.page))
+            if made := work.cause(one, key):
+                return made
+    return None
 
 
 def first_screens(brand: Brand, page_id: str, scheme: Scheme) -> dict[int, list[GlanceSeen]] | None:

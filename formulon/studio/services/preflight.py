@@ -45,7 +45,10 @@ def fixes(brand: Brand, page: str, key: str, gone: Callable[[], bool]) -> list[F
     """The fixes of a finding; None where there is no such finding any more."""
     work = of(brand, gone)
     finding = work.finding(page, key)
-    return work.fixes(finding) if finding else None
+    if finding:
+        return work.fixes(finding)
+    seen = measuring.cause(brand, work.site, page, key)
+    return work.untried(seen) if seen else None
 
 
 def mendings(brand: Brand, gone: Callable[[], bool]) -> list[Mending]:

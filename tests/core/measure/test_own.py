@@ -16,7 +16,7 @@ import pytest
 from formulon.core.checks.findings import Finding, Report, Waived, recounted
 from formulon.core.checks.page_facts import Fact, TextRun
 from formulon.core.checks.predict import predict
-from formulon.core.checks.preflight import check_site
+from formulon.core.checks.preflight import Preflight, check_site
 from formulon.core.measure.agreement import disagreements
 from formulon.core.measure.edges import ZOOMED, breaks, edges
 from formulon.core.measure.files import SiteFiles
@@ -283,3 +283,27 @@ def test_the_browser_stays_is_started_anew_after_its_end_and_goes_by_itself() ->
     while browsers() - before and time.monotonic() < end:
         time.sleep(0.2)
     assert browsers() - before == set()
+
+
+def test_what_only_a_browser_sees_is_mended_where_its_rule_knows_how() -> None:
+    made = plan(BRANDS[2])
+    css = ".veil { background: linear-gradient(#ffffff, #fefefe); color: #c9c9c9 }"
+    section = {"id": "own", "kind": "own_code", "layout": "measure", "content": {"heading": "Own", "code": {"html": '<p class="veil">Words on a veil</p>', "css": css}}}  # fmt: skip
+    site = apply(made, [Change(document=f"page:{made.pages[0].id}", patch=[{"op": "add", "path": "/sections/-", "value": section}])])  # fmt: skip
+    looker = Resident(idle=5)
+
+    def looked(one: Site) -> tuple[OwnChecks, list[Finding]]:
+        own = own_site(one)
+        checks = OwnChecks(one, own)
+        checks.add(own.pages[0], looker.look(own.files, own.pages[0].path, own.pages[0].views))
+        return checks, [finding for finding in checks.report().findings if "veil" in finding.message]
+
+    checks, (finding,) = looked(site)
+    assert finding.rule == "contrast/text-minimum" and Preflight(site).finding(finding.page, finding.key) is None
+    cause = checks.cause(checks.own.pages[0], finding.key)
+    assert cause is not None and checks.cause(checks.own.pages[0], "no such key") is None
+    fix = Preflight(site).untried(cause)[0]
+    assert fix.predicted is None
+    _, after = looked(apply(site, [Change.model_validate(change) for change in fix.changes]))
+    looker.close()
+    assert after == []

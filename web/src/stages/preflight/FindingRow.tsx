@@ -35,7 +35,7 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
   const [asking, setAsking] = useState<Fix | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const stamp = stampOf(brand);
-  const mendable = finding.basis !== 'measured' && !finding.waived;
+  const mendable = !finding.waived;
   const known = useFixes(brand.id, stamp, { page: finding.page, key: finding.key ?? '' }, seen && current && mendable);
   const trial = useTrial(brand.id, stamp, finding.page, look.scheme, current ? tried : null);
   const page = brand.pages.find((one) => one.body.id === finding.page)?.body;
@@ -122,7 +122,13 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
               type="button"
               className={index === 0 ? 'best' : undefined}
               disabled={!canWrite || busy !== ''}
-              title={fix.predicted != null ? `Then ${figure(fix.predicted, finding.unit)}` : undefined}
+              title={
+                fix.predicted != null
+                  ? `Then ${figure(fix.predicted, finding.unit)}`
+                  : finding.basis === 'measured'
+                    ? 'What it comes to is told when the browser looks again'
+                    : undefined
+              }
               onPointerEnter={() => rest(fix)}
               onFocus={() => rest(fix)}
               onClick={() => (fix.asks ? setAsking(fix) : take(fix))}

@@ -113,7 +113,9 @@ describe('preflight', () => {
     await userEvent.click(row('Type'));
     expect(screen.getByText('1 finding')).toBeInTheDocument();
     expect(screen.queryByText('The heading can hardly be read.')).toBeNull();
-    expect(screen.getByText(/^1,200 of 1,202 checks pass on 2 pages × 4 widths as predicted, light and dark/)).toBeInTheDocument();
+    expect(
+      screen.getByText(/^1,200 of 1,202 checks pass on 2 pages × 4 widths as predicted, light and dark/),
+    ).toBeInTheDocument();
   });
 
   it('says that all is well, and leads on', async () => {
@@ -396,16 +398,20 @@ describe('looking in the browser', () => {
     expect(screen.getByRole('button', { name: 'Look again' })).toBeVisible();
   });
 
-  it('says what could not be seen, and asks no fix of what nothing predicted', async () => {
+  it('says what could not be seen, and offers what would mend what nothing predicted', async () => {
     const failed = [{ page: 'home', problem: 'index.html: the page cannot be drawn (it takes too long).' }];
-    const asked = answers({
+    answers({
       [REPORT]: report(finding({ basis: 'measured' })),
       [MEASURING]: { total: 2, done: 1, waiting: 0, failed },
+      [FIXES]: { there: true, fixes: [fix('Take the nearest colours', { predicted: null })] },
     });
-    draw(<PreflightStage />);
+    const { bench } = draw(<PreflightStage />);
     expect(await screen.findByText(/^Home: index.html: the page cannot be drawn/)).toBeVisible();
     expect(screen.getByText(/at 1280 px · seen in the browser\./)).toBeVisible();
-    expect(asked.some(([what]) => what === FIXES)).toBe(false);
+    const offered = await screen.findByRole('button', { name: 'Take the nearest colours' });
+    expect(offered).toHaveAttribute('title', 'What it comes to is told when the browser looks again');
+    await userEvent.click(offered);
+    expect(changesOf(bench)).toHaveLength(1);
   });
 });
 
