@@ -191,7 +191,21 @@ def header_css(template: str, site: Site, system: System) -> str:
     asked = head(site)
     if asked.mark != 1:
         template += f".mark--header {{\n  height: calc({asked.mark:g} * var(--mark-header-height));\n}}\n"
+    if beyond(site, system, GRID_FROM):
+        high = f"{asked.mark:g} * var(--mark-header-height) * var(--mark-clear-space)"
+        template += f".header-home {{\n  margin: max(0px, calc({high} - {_BESIDE}px));\n}}\n"
     return template.replace("SPACE", asked.space).replace("HALF", str(half(site)))
+
+
+_BESIDE = 16  # px that the header leaves around a mark by itself
+
+
+def beyond(site: Site, system: System, viewport: int) -> float:
+    """The room in px around the header's mark that its guideline asks for beyond what the header leaves."""
+    if system.mark(site.frame.header.ground).mark is None or "mark/clear-space" not in system.tokens:
+        return 0.0
+    high = px(system, "mark/header-height", viewport) * head(site).mark
+    return max(0.0, high * float(system.tokens["mark/clear-space"].value) - _BESIDE)
 
 
 def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tuple[float, bool]:
@@ -207,7 +221,7 @@ def _mark_width(site: Site, system: System, viewport: int, scale: float) -> tupl
     drawn = high * width / height
     plate = system.mark(site.frame.header.ground).plate
     room = high * float(system.tokens["mark/clear-space"].value) if "mark/clear-space" in system.tokens else 0.0
-    drawn += 2 * room if plate else 0.0
+    drawn += (2 * room if plate else 0.0) + 2 * beyond(site, system, viewport)
     if site.choices.logo.name_beside and mark.kind == "symbol":
         return drawn + room + name, False
     return drawn, False

@@ -24,14 +24,16 @@ from formulon.core.measure.foreign import check_files
 from formulon.core.measure.looking import Views
 from formulon.core.measure.own import own_site
 from formulon.core.measure.own_checks import MEASURED_RULES, OwnChecks, laid_over
+from formulon.core.measure.own_marks import mark_facts
 from formulon.core.measure.packed import packed, unpacked
 from formulon.core.measure.resident import Resident
+from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.editions import rendered
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Site
 from formulon.core.system.documents.choices import Choices
-from formulon.core.system.documents.identity import Identity
+from formulon.core.system.documents.identity import BrandRule, Identity
 from tests.conftest import quillmoor_identity, quillmoor_pictures
 
 BRANDS = [
@@ -295,7 +297,8 @@ def test_what_only_a_browser_sees_is_mended_where_its_rule_knows_how() -> None:
     def looked(one: Site) -> tuple[OwnChecks, list[Finding]]:
         own = own_site(one)
         checks = OwnChecks(one, own)
-        checks.add(own.pages[0], looker.look(own.files, own.pages[0].path, own.pages[0].views))
+        seen = looker.look(own.files, own.pages[0].path, own.pages[0].views)
+        checks.add(own.pages[0], unpacked(packed(seen), own.pages[0].page))
         return checks, [finding for finding in checks.report().findings if "veil" in finding.message]
 
     checks, (finding,) = looked(site)
@@ -307,3 +310,23 @@ def test_what_only_a_browser_sees_is_mended_where_its_rule_knows_how() -> None:
     _, after = looked(apply(site, [Change.model_validate(change) for change in fix.changes]))
     looker.close()
     assert after == []
+
+
+def test_marks_keep_the_clear_space_that_a_guideline_asks_for() -> None:
+    """In every header and footer, at half of the mark's height on every side."""
+    identity = quillmoor_identity()
+    identity.rules.append(BrandRule(rule="clear space", text="Half its height around it.", values={"share": 0.5}))
+    site, looker = plan(identity, None, quillmoor_pictures()), Resident(idle=5)
+    pairs = [("bar", foot) for foot in CATALOGUE["footer"].layouts]
+    for header, footer in [*pairs, *((head, "columns") for head in CATALOGUE["header"].layouts if head != "bar")]:
+        site.frame.header.layout, site.frame.footer.layout = header, footer
+        own = own_site(site)
+        seen = looker.look(own.files, own.pages[0].path, Views((320, 768, 1280), besides=False))
+        marks = list(mark_facts(identity, seen))
+        assert len(marks) == 2
+        assert [(one.place.section, one.room, one.needed) for one in marks if one.room < one.needed - 0.5] == [], (
+            header,
+            footer,
+        )
+        assert [one for one in marks if one.altered or min(high for _, high in one.sizes.values()) < one.least * 0.9] == []
+    looker.close()
