@@ -10,7 +10,7 @@ from typing import Any
 
 import pytest
 from django.contrib.auth.models import User
-from playwright.sync_api import sync_playwright
+from playwright.sync_api import Browser
 
 from formulon.studio.management.commands.load_demo import load_folder
 from formulon.studio.models import Brand, Workspace
@@ -23,20 +23,19 @@ CATEGORIES = ("performance", "accessibility", "best-practices", "seo")
 
 
 @pytest.fixture(scope="module")
-def port() -> Iterator[int]:
-    """A browser's port for whoever drives it. It has painted a page before: what a browser does once after its start is no page's."""
+def port(chromium: Browser) -> Iterator[int]:
+    """The port of another browser for whoever drives it. It has painted a page before: what a browser does once after its start is no
+    page's."""
     with socket.socket() as free:
         free.bind((HOST, 0))
         number = int(free.getsockname()[1])
-    with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(
-            executable_path="/usr/bin/chromium", args=[*FLAGS, f"--remote-debugging-port={number}"]
-        )
-        page = browser.new_page()
-        page.set_content("<h1>Warm</h1>")
-        page.screenshot()
-        yield number
-        browser.close()
+    args = [*FLAGS, f"--remote-debugging-port={number}"]
+    browser = chromium.browser_type.launch(executable_path="/usr/bin/chromium", args=args)
+    page = browser.new_page()
+    page.set_content("<h1>Warm</h1>")
+    page.screenshot()
+    yield number
+    browser.close()
 
 
 def judged(address: str, out: Path, preset: str, port: int) -> dict[str, Any]:
