@@ -4,6 +4,7 @@ import os
 import re
 import subprocess
 import sys
+import time
 from collections.abc import Callable, Iterator
 from pathlib import Path
 from threading import Condition
@@ -37,7 +38,7 @@ FLAGS = [
     "--font-render-hinting=none",
 ]
 PASSWORD = "a long password indeed"
-expect.set_options(timeout=30_000)
+expect.set_options(timeout=60_000)  # files are read in processes of their own, which start slowly on a busy machine
 
 
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
@@ -75,6 +76,17 @@ def demo(designer: User) -> str:
     return str(brand.pk)
 
 
+def _until_it_works() -> None:
+    """Waits for the worker's first sign of life: to start takes it long on a busy machine, and a page waits for what it does."""
+    for _ in range(600):
+        with connection.cursor() as cursor:
+            cursor.execute("SELECT count(*) FROM procrastinate_workers")
+            if (cursor.fetchone() or (0,))[0]:
+                return
+        time.sleep(0.2)
+    raise AssertionError("the worker does not start")
+
+
 def working(queue: str, *more: str) -> Iterator[None]:
     """The real worker of a queue, in a process of its own, on the tests' database."""
     connection.ensure_connection()
@@ -82,7 +94,10 @@ def working(queue: str, *more: str) -> Iterator[None]:
         cursor.execute("TRUNCATE procrastinate_jobs CASCADE")
     env = {**os.environ, "FORMULON_DB_NAME": str(connection.settings_dict["NAME"])}
     command = [sys.executable, "manage.py", "procrastinate", "worker", "--queues", queue, *more]
+    with connection.cursor() as cursor:
+        cursor.execute("DELETE FROM procrastinate_workers")  # of workers that have ended
     process = subprocess.Popen(command, cwd=ROOT, env=env, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
+    _until_it_works()
     yield
     process.terminate()
     process.wait(30)
