@@ -18,10 +18,9 @@
       const look = getComputedStyle(one);
       const back = parse(look.backgroundColor);
       if (!back || look.backgroundImage !== 'none' || look.opacity !== '1' || look.filter !== 'none' || look.mixBlendMode !== 'normal') return null;
-      const a = ground[3] + back[3] * (1 - ground[3]);
-      ground = a ? [0, 1, 2].map((i) => (ground[i] * ground[3] + back[i] * back[3] * (1 - ground[3])) / a).concat(a) : ground;
+      ground = over(ground, back);
     }
-    return [0, 1, 2].map((i) => ground[i] * ground[3] + 255 * (1 - ground[3]));
+    return over(ground, [255, 255, 255, 1]).slice(0, 3);
   };
   const LAID = (el) => ['::before', '::after'].some((pseudo) => {
     const own = getComputedStyle(el, pseudo);

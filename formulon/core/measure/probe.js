@@ -68,6 +68,11 @@
     }
     return null; // another space: only pixels tell
   };
+  const over = (front, back) => {
+    const a = front[3] + back[3] * (1 - front[3]);
+    if (!a) return [0, 0, 0, 0];
+    return [0, 1, 2].map((i) => (front[i] * front[3] + back[i] * back[3] * (1 - front[3])) / a).concat(a);
+  };
   // (names)
   const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true, contentVisibilityAuto: true });
   // Hidden from sight and still read out: a box of hardly anything, or cut to it.
@@ -84,11 +89,6 @@
     const box = el.getBoundingClientRect();
     if ((box.width <= 2 && box.height <= 2) || made.clipPath === 'inset(50%)' || /rect\(0(px)?,? 0(px)?,? 0(px)?,? 0(px)?\)/.test(made.clip)) return true;
     return box.right < 0 || box.bottom + scrollY < 0;
-  };
-  const over = (front, back) => {
-    const a = front[3] + back[3] * (1 - front[3]);
-    if (!a) return [0, 0, 0, 0];
-    return [0, 1, 2].map((i) => (front[i] * front[3] + back[i] * back[3] * (1 - front[3])) / a).concat(a);
   };
   const PAINTED = /^(img|video|canvas|svg|iframe|object|embed|picture)$/;
   // Whether only pixels tell what an element draws: a picture, a gradient, a mixture, a veil.

@@ -22,6 +22,7 @@ _LINES, _LEAST, _STEP = 2, 0.6, 0.05  # lines that a name may take on the narrow
 _MENU_EM = 1.75  # the menu's icon and the space beside it
 _UNFOLD_EM = 1.5  # the mark beside what unfolds
 _SPARE = 4.0  # px
+_BESIDE = 16  # px that the header leaves around a mark by itself
 
 
 def name_scale(site: Site, system: System) -> float:
@@ -195,9 +196,6 @@ def header_css(template: str, site: Site, system: System) -> str:
         high = f"{asked.mark:g} * var(--mark-header-height) * var(--mark-clear-space)"
         template += f".header-home {{\n  margin: max(0px, calc({high} - {_BESIDE}px));\n}}\n"
     return template.replace("SPACE", asked.space).replace("HALF", str(half(site)))
-
-
-_BESIDE = 16  # px that the header leaves around a mark by itself
 
 
 def beyond(site: Site, system: System, viewport: int) -> float:

@@ -23,7 +23,8 @@ export const idOf = (finding: { page: string; key?: string }) => `${finding.page
 /** A measured figure, floored, with as many places as its unit needs. */
 export function figure(value: number | null, unit: string): string {
   if (value === null) return '';
-  const places = unit === 'lines' ? 0 : unit === 'px' ? 1 : 2;
+  const counted = unit === 'lines' || (unit === '' && Number.isInteger(value));
+  const places = counted ? 0 : unit === 'px' ? 1 : 2;
   const scale = 10 ** places;
   return (Math.floor(value * scale + 1e-9) / scale).toFixed(places);
 }
