@@ -3,6 +3,7 @@
 from pydantic import Field
 
 from formulon.core.checks.findings import Finding, Fix
+from formulon.core.checks.rule import Bound
 from formulon.core.system.system import Scheme
 from formulon.studio.api.shapes import ChangeCard, Shape
 
@@ -15,7 +16,7 @@ class Reference(Shape):
 
 class RuleCard(Shape):
     """A rule. `severity` is how this site weighs it, or “off”; `own` how it is declared; one that is `fixed` stops whatever is chosen,
-    and one for the `browser` says nothing of pages that none has seen."""
+    and one for the `browser` says nothing of pages that none has seen. `bound` says whether what is required is a least or a most."""
 
     id: str
     title: str
@@ -24,6 +25,7 @@ class RuleCard(Shape):
     own: str
     fixed: bool
     browser: bool
+    bound: Bound
     rationale: str
 
 

@@ -52,6 +52,7 @@ def _cards(site: Site) -> list[preflight_shapes.RuleCard]:
             own=one.severity,
             fixed=one.fixed,
             browser=needs_browser(one),
+            bound=one.bound,
             rationale=one.rationale,
         )
         for one in rules().values()

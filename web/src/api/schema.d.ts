@@ -1790,6 +1790,8 @@ export interface components {
         };
         /** @enum {unknown} */
         BlankEnum: "";
+        /** @enum {string} */
+        BoundEnum: "least" | "most";
         /** BrandCard */
         BrandCard: {
             /** Id */
@@ -5293,7 +5295,7 @@ export interface components {
         /**
          * RuleCard
          * @description A rule. `severity` is how this site weighs it, or “off”; `own` how it is declared; one that is `fixed` stops whatever is chosen,
-         *     and one for the `browser` says nothing of pages that none has seen.
+         *     and one for the `browser` says nothing of pages that none has seen. `bound` says whether what is required is a least or a most.
          */
         RuleCard: {
             /** Id */
@@ -5312,6 +5314,8 @@ export interface components {
             fixed: boolean;
             /** Browser */
             browser: boolean;
+            /** Bound */
+            bound: components["schemas"]["BoundEnum"];
             /** Rationale */
             rationale: string;
         };

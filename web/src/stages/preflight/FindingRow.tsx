@@ -91,14 +91,14 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
         <div className="figures">
           {finding.measured !== null && (
             <div className={finding.waived ? undefined : 'x'}>
-              <b>{figure(finding.measured, finding.unit)}</b>
+              <b>{figure(finding.measured, finding.unit, rule?.bound)}</b>
               {UNITS[finding.unit] ?? 'measured'}
             </div>
           )}
           {finding.required !== null && (
             <div>
               <b>{figure(finding.required, finding.unit).replace(/\.0+$/, '')}</b>
-              {finding.unit === 'lines' ? 'at most' : 'at least'}
+              {rule?.bound === 'most' ? 'at most' : 'at least'}
             </div>
           )}
           {reference && (
@@ -124,7 +124,7 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
               disabled={!canWrite || busy !== ''}
               title={
                 fix.predicted != null
-                  ? `Then ${figure(fix.predicted, finding.unit)}`
+                  ? `Then ${figure(fix.predicted, finding.unit, rule?.bound)}`
                   : finding.basis === 'measured'
                     ? 'What it comes to is told when the browser looks again'
                     : undefined

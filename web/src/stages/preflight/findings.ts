@@ -20,13 +20,14 @@ export const familyOf = (rule: string) => rule.split('/')[0] ?? '';
 export const stops = (finding: Finding) => finding.severity === 'stop' && finding.outcome === 'fail' && !finding.waived;
 export const idOf = (finding: { page: string; key?: string }) => `${finding.page} ${finding.key ?? ''}`;
 
-/** A measured figure, floored, with as many places as its unit needs. */
-export function figure(value: number | null, unit: string): string {
+/** A measured figure with as many places as its unit needs: floored where a least is asked for, and ceiled where a most is, so that no failure reads as a pass. */
+export function figure(value: number | null, unit: string, bound: RuleCard['bound'] = 'least'): string {
   if (value === null) return '';
   const counted = unit === 'lines' || (unit === '' && Number.isInteger(value));
   const places = counted ? 0 : unit === 'px' ? 1 : 2;
   const scale = 10 ** places;
-  return (Math.floor(value * scale + 1e-9) / scale).toFixed(places);
+  const whole = bound === 'most' ? Math.ceil(value * scale - 1e-9) : Math.floor(value * scale + 1e-9);
+  return (whole / scale).toFixed(places);
 }
 
 export type Grouping = 'mending' | 'page' | 'rule';

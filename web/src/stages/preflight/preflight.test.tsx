@@ -48,7 +48,7 @@ const RULES = [
     rationale: 'Text has to be read.',
     references: { text: { standard: 'WCAG 2.2', level: 'AA', clause: '1.4.3' } },
   },
-  { id: 'type/lines', rationale: 'Headlines are short.', references: {} },
+  { id: 'type/lines', rationale: 'Headlines are short.', references: {}, bound: 'most' },
 ] as unknown as Preflight['rules'];
 const report = (...findings: Finding[]): Preflight =>
   ({
@@ -201,12 +201,14 @@ describe('a finding', () => {
   });
 
   it.each([
-    ['lines', 4, 3, '4lines3at most'],
-    ['px', 31.26, 44, '31.2px44at least'],
-    [':1', 3, 3, '3.00measured, to 13at least'],
-  ])('in %s', async (unit, measured, required, shown) => {
+    ['lines', 4, 3, 1, '4lines3at most'],
+    ['px', 31.26, 44, 0, '31.2px44at least'],
+    ['px', 2.01, 2, 1, '2.1px2at most'],
+    ['', 4, null, 1, '4measured'],
+    [':1', 3, 3, 0, '3.00measured, to 13at least'],
+  ])('in %s, %d of %d', async (unit, measured, required, rule, shown) => {
     answers({ [FIXES]: { there: true, fixes: [] } });
-    row(finding({ unit, measured, required }), { rule: 1 });
+    row(finding({ unit, measured, required }), { rule });
     expect(document.querySelector('.figures')).toHaveTextContent(shown);
     await waitFor(() => expect(screen.queryByText('Working out fixes…')).toBeNull());
   });
