@@ -146,16 +146,19 @@ class Preflight:
         return offered
 
     def untried(self, cause: Cause) -> list[Fix]:
-        """What the rule of something that only a browser sees proposes, as far as it can be taken; what it comes to is told by the browser,
-        once it looks again."""
+        """The first thing that the rule of something which only a browser sees proposes, where it can be taken. What it comes to is told by
+        the browser, once it looks again; so nothing that is farther off is offered."""
         one, fact, verdict = cause
-        offered: list[Fix] = []
+        place = verdict.place or fact.place
+        section = self.site.section(place.page, place.section)
+        # A browser names by a selector what has no slot of its own; nothing can be put there.
+        if section is None or place.slot.partition("/")[0] not in section.catalogue.slots:
+            return []
         for proposal in one.mend(self.site, self.system, fact, verdict, one.options):
             self.go_on()
             if _changed(self.site, self.system, proposal.changes) is not None:
-                changes = [change.model_dump() for change in proposal.changes]
-                offered.append(Fix(proposal.label, changes, None, proposal.asks))
-        return offered[:MOST_FIXES]
+                return [Fix(proposal.label, [change.model_dump() for change in proposal.changes], None, proposal.asks)]
+        return []
 
     def cause(self, finding: Finding) -> Cause | None:
         """What a finding is about; None where there is no such finding any more."""

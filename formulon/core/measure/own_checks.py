@@ -7,7 +7,7 @@ from functools import cached_property
 
 from formulon.core.checks.findings import Cause, Finding, PageChecks, Report, merged, recounted
 from formulon.core.checks.guideline import forbidden_pairs
-from formulon.core.checks.page_facts import MEASURED, Fact, PageHead, TextRun
+from formulon.core.checks.page_facts import MEASURED, Fact, PageHead, Style, TextRun
 from formulon.core.checks.predict import Prediction
 from formulon.core.checks.profiles import Profile, profile_of
 from formulon.core.checks.rule import Rule, rules
@@ -87,8 +87,14 @@ class OwnChecks:
     def _first(self, page: OwnPage) -> bool:
         return page.page == self.site.drawn[0].id and page.scheme == self.system.schemes[0]
 
+    def _departing(self, page: OwnPage) -> frozenset[str]:
+        """Sections in own code that depart from the system for a reason, by id: their colours are no strays."""
+        drawn = self.site.page(page.page)
+        sections = drawn.sections if drawn else []
+        return frozenset(one.id for one in sections if one.kind == "own_code" and one.reason.strip())
+
     def _key(self, page: OwnPage) -> str:
-        made = f"{self.weighed} {page.folder} {page.page} {page.key}"
+        made = f"{self.weighed} {page.folder} {page.page} {page.key} {sorted(self._departing(page))}"
         if not self._first(page):
             return made
         return f"{made} {hashlib.blake2b(repr(self.allowed).encode(), digest_size=8).hexdigest()}"
@@ -105,10 +111,13 @@ class OwnChecks:
 
     def _facts(self, page: OwnPage, seen: Seen) -> Iterator[Fact]:
         identity, forbidden = self.site.identity, forbidden_pairs(self.site.identity)
+        departing = self._departing(page)
         policy, drawn = policy_of(self.site.choices), next(one for one in self.site.drawn if one.id == page.page)
         for fact in seen.facts(self.own.files, self._first(page), identity.name):
             if isinstance(fact, TextRun):
                 yield replace(fact, policy=policy)
+            elif isinstance(fact, Style) and fact.place.section in departing:
+                yield replace(fact, ink="", ground="")
             elif isinstance(fact, PageHead):
                 yield replace(fact, name=drawn.name, forbidden=forbidden)
             else:

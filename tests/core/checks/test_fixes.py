@@ -1,10 +1,12 @@
 """The whole way: a site with a defect of every kind, every fix applied, and the place checked again."""
 
+from dataclasses import replace
+
 from formulon.core.checks.findings import Finding, Report
-from formulon.core.checks.page_facts import MEASURED
+from formulon.core.checks.page_facts import MEASURED, PagePlace
 from formulon.core.checks.predict import predict
-from formulon.core.checks.preflight import check_site
-from formulon.core.checks.rule import rules
+from formulon.core.checks.preflight import Preflight, check_site
+from formulon.core.checks.rule import Verdict, rules
 from formulon.core.checks.runner import check
 from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.changes import Change, apply
@@ -202,3 +204,14 @@ def test_a_card_of_gaps_alone_goes_whole() -> None:
         one for one in check_site(site).findings if one.target.startswith("items/") and one.rule == "content/placeholder-left"
     ]
     assert gaps and {one.fixes[0].label for one in gaps} == {"Take this card out"}
+
+
+def test_what_a_browser_names_by_a_selector_gets_no_fix_and_no_error(site: Site) -> None:
+    """Every rule with a way to mend, at a place that is no slot, in a section that is none, on a page that is none."""
+    work, facts = Preflight(site), predict(site, site.system())
+    for one in rules().values():
+        of_it = [fact for fact in facts if isinstance(fact, one.looks_at)][:1]
+        for fact in of_it:
+            for section, slot in (("hero", "main > p:nth-of-type(2)"), ("none", "heading"), ("header", "nav > a")):
+                placed = replace(fact, place=PagePlace(fact.place.page, section, slot))
+                assert work.untried((one, placed, Verdict(next(iter(one.messages))))) == [], one.id

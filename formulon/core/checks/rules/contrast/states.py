@@ -3,10 +3,17 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import StateText
+from formulon.core.checks.own_code import from_system
 from formulon.core.checks.page_facts import large_text
-from formulon.core.checks.rule import Ref, Verdict, rule
+from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.color.contrast import contrast_ratio, shown
 from formulon.core.color.srgb import from_hex
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
+
+
+def mend(site: Site, system: System, one: StateText, _: Verdict, __: Mapping[str, float]) -> Iterator[Remedy]:
+    yield from from_system(site, system, one.place)
 
 
 @rule(
@@ -18,6 +25,7 @@ from formulon.core.color.srgb import from_hex
     options={"normal": 4.5, "large": 3.0},
     rationale="A button that turns pale under the pointer hides its own words at the very moment when they are read.",
     messages={"too-low": "“{text}” is {ratio} {state}; it needs {needed}:1."},
+    mend=mend,
 )
 def states(one: StateText, options: Mapping[str, float]) -> Iterator[Verdict]:
     ratio = contrast_ratio(from_hex(one.ink), from_hex(one.ground))
