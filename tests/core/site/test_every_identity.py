@@ -13,6 +13,7 @@ from formulon.core.checks.runner import check
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.render import render
 from formulon.core.site.site import Site
+from formulon.core.site.slots import slot_values
 from formulon.core.site.thanks import is_wanted
 from formulon.core.system.documents.identity import CONTROLS, Identity
 from formulon.core.system.documents.organisations import ORGANISATIONS
@@ -111,6 +112,15 @@ def test_every_valid_identity_is_planned_built_and_checked(body: dict[str, Any])
     assert all(f'.t-{step}[data-fit="{scale}"]{{' in css for step, scale in fitted), fitted
     for section in (section for page in site.pages for section in page.sections if section.kind == "hero"):
         assert section.content.get("text") or "primary" not in section.content, "a button that follows from no words"
+    if "[[" not in repr(body) and "]]" not in repr(body):
+        texts = [
+            value
+            for page in site.pages
+            for section in page.sections
+            for _, value in slot_values(section).values()
+            if isinstance(value, str)
+        ]
+        assert not [one for one in texts if one.count("[[") != one.count("]]")], "a gap is whole"
     report = check(predict(site, system), system)
     stops = {(one.rule, one.code, one.target, one.message) for one in report.findings if one.stops and one.rule not in _GAPS}
     assert not stops, stops

@@ -8,7 +8,7 @@ import re
 from typing import Protocol
 
 from formulon.core.site.phrases import phrases
-from formulon.core.site.values import placeholder
+from formulon.core.site.values import PLACEHOLDER, placeholder
 from formulon.core.system.documents.identity import Identity
 from formulon.core.type.shaping import collapsed
 
@@ -47,7 +47,9 @@ class BriefWriter:
 
 
 def first_clause(text: str) -> str:
-    """A text up to its first comma, colon, semicolon, dash or full stop."""
+    """A text up to its first comma, colon, semicolon, dash or full stop; of a gap the same gap, asked for in fewer words."""
+    if gap := PLACEHOLDER.fullmatch(text.strip()):
+        return placeholder(first_clause(gap[1]))
     return re.split(r"[.,;:!?]\s|\s[–—-]\s|\.$", text.strip(), maxsplit=1)[0].strip()
 
 
