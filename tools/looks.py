@@ -13,6 +13,7 @@ from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.foreign import check_files
 from formulon.core.measure.looking import WIDTHS
 from formulon.core.site.editions import rendered_all
+from formulon.core.site.fonts import lean
 from formulon.core.site.languages import published
 from formulon.core.site.site import Site
 from formulon.core.site.versions import versioned
@@ -23,7 +24,8 @@ _AXE = Path(__file__).resolve().parent.parent / "web" / "node_modules" / "axe-co
 
 def rows(site: Site) -> list[Row]:
     """A site of Formulon's own, and the pages with seeded defects."""
-    files = versioned(rendered_all(published(site)))
+    in_all = published(site)
+    files = versioned(lean(in_all, rendered_all(in_all)))
     held = SiteFiles(None, {name: len(one) for name, one in files.items()}, files)
     start = time.perf_counter()
     found = check_files(held, WIDTHS)

@@ -30,6 +30,7 @@ FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "-
 PAGES = 300
 WIDE = 76  # characters of the first column
 AXE_PAGES = 8
+DEMOS = ("quillmoor-observatory", "sallowbeck")
 
 
 def fresh_database() -> None:
@@ -44,6 +45,7 @@ fresh_database()
 django.setup()
 
 import journey  # noqa: E402
+import lighthouse  # noqa: E402
 import looks  # noqa: E402
 import reads  # noqa: E402
 import variety  # noqa: E402
@@ -538,6 +540,18 @@ def weights(page: Page, address: str) -> list[Row]:
     ]
 
 
+def judging() -> Iterator[Row]:
+    """Both demos as published, on a phone and a desktop: the four categories of Lighthouse."""
+    for slug in DEMOS:
+        releases.publish(Brand.objects.get(slug=slug), None)
+    with sync_playwright() as playwright, server() as address, lighthouse.driven(playwright.chromium) as port:
+        for slug in DEMOS:
+            for device in lighthouse.PRESETS:
+                scores = lighthouse.best(f"{address.replace('localhost', lighthouse.HOST)}/{slug}/", device, port)
+                said = ", ".join(str(scores[one]) for one in lighthouse.CATEGORIES)
+                yield f"Lighthouse: {slug}, {device}", said, "100 each", set(scores.values()) == {100}
+
+
 def folder_files() -> list[tuple[str, bytes]]:
     """A client's folder of 30 files and about 20 MB: the demo's, and photographs as a camera makes them."""
     folder = ROOT / "demo" / "quillmoor"
@@ -579,6 +593,7 @@ def main() -> None:
         "restyle": restyling,
         "preflight": lambda: [*again(large_site()), preflight(large_site())],
         "measured": lambda: looks.rows(sites.load(Brand.objects.get(slug="quillmoor-observatory"))),
+        "lighthouse": judging,
         "writes": writes.rows,
         "variety": varying,
         "proposals": proposing,
@@ -691,6 +706,7 @@ def every_row() -> Iterator[Row]:
     yield from writes.rows()
     yield from (*again(site), preflight(site), publishing(site), reading())
     yield from looks.rows(sites.load(Brand.objects.get(slug="quillmoor-observatory")))
+    yield from judging()
     yield from (*reads.many(), *reads.found())
     yield from proposing()
     yield from varying()

@@ -36,6 +36,7 @@ from formulon.core.measure.files import MOST_PAGES, of_folder, of_zip
 from formulon.core.measure.foreign import allowed_by, allowed_in, check_files
 from formulon.core.measure.looking import WIDTHS
 from formulon.core.site.editions import rendered_all
+from formulon.core.site.fonts import lean
 from formulon.core.site.guide import guide_files
 from formulon.core.site.languages import published
 from formulon.core.site.site import Site
@@ -139,7 +140,7 @@ def build(site: str, out: str, form: str) -> None:
         for folder, one in in_all.items()
         for page in one.drawn
     }
-    files = versioned(files)
+    files = versioned(lean(in_all, files))
     try:
         for name, data in files.items():
             target = Path(out) / name

@@ -112,9 +112,7 @@ class Answering:
 
     def around(self, answer: Callable[..., Any]) -> Callable[..., Any]:
         def counted(handler: BaseHandler, request: Any) -> Any:
-            if isinstance(
-                handler, ClientHandler
-            ):  # of a test in this thread, whose connection holds what the test will roll back
+            if isinstance(handler, ClientHandler):  # a test's own, in its thread, whose connection holds what it will roll back
                 return answer(handler, request)
             with self.changed:
                 self.count += 1

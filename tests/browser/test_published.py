@@ -311,9 +311,7 @@ def test_pixels_behind_texts_are_what_chromium_paints(
         (tmp_path / name).write_bytes(data)
     show(tab, tmp_path, "index.html", width)
     tab.add_style_tag(content=".hero--backcloth .region>:not(.picture){opacity:0}")
-    tab.evaluate(
-        "document.querySelector('.hero--backcloth img').decode()"
-    )  # which a picture may be without, for a frame or two
+    tab.evaluate("document.querySelector('.hero--backcloth img').decode()")
     shot = np.asarray(Image.open(io.BytesIO(tab.locator(".hero--backcloth").screenshot())).convert("RGB")).astype(int)
     (fact,) = [f for f in predict(site, system, [site.pages[0]], lambda _: out.getvalue()) if isinstance(f, TextsOnPicture)]
     for text in fact.texts:

@@ -16,6 +16,7 @@ from formulon.core.measure.facts import Scheme
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.looking import WIDTHS, Views
 from formulon.core.site.editions import rendered_all
+from formulon.core.site.fonts import lean
 from formulon.core.site.languages import published
 from formulon.core.site.site import Site
 
@@ -60,9 +61,11 @@ class OwnSite:
 
 
 def own_site(site: Site, open_blob: Callable[[str], bytes] | None = None) -> OwnSite:
-    """A site to be looked at. Without `open_blob` photographs are missing among its files; keys are the same."""
+    """A site to be looked at. Without `open_blob` photographs are missing among its files and typefaces whole; keys are the same."""
     in_all = published(site)
     made = rendered_all(in_all, open_blob, named=True)
+    if open_blob:
+        made = lean(in_all, made)
     files = SiteFiles(None, {path: len(data) for path, data in made.items()}, made)
     digests = {f"pictures/{asset.id}-{one.width}.{one.form}": one.sha256 for asset in site.assets for one in asset.renditions}
     pages = []

@@ -1,18 +1,20 @@
 """The font files of a site: which are served, cut down to what, and the style rules that name them."""
 
-from collections.abc import Iterator
+import re
+from collections.abc import Iterator, Mapping
 from functools import lru_cache
 from typing import Any
 
 from formulon.core.site.site import Site
 from formulon.core.system.documents.identity import Identity, OwnFont
 from formulon.core.system.system import System
-from formulon.core.type.delivery import cut, stand_in, wanted
+from formulon.core.type.delivery import cut, stand_in, wanted, weights_in
 from formulon.core.type.emphasis import styles
 from formulon.core.type.library import Face, Family
 from formulon.core.type.shaping import coverage
 
 FOLDER = "fonts/"
+_ESCAPED = re.compile(r"\\([0-9A-Fa-f]{2,6})")  # a character as a style sheet may write it: CSS Syntax 3, 4.3.7
 
 
 def codes_of(site: Site) -> frozenset[int]:
@@ -64,8 +66,8 @@ def own_font(identity: Identity, font: Family) -> OwnFont | None:
 
 
 def whole(identity: Identity, font: Family) -> bool:
-    """Whether the files are served as they are: the library's are cut by alphabet already; of a brand's own, those whose
-    licence forbids subsetting, and those whose name is reserved by it, which a changed file may not carry."""
+    """Whether the files are served as they are: the library's are cut by alphabet already, and further when a site is published; of a
+    brand's own, those whose licence forbids subsetting, and those whose name is reserved by it, which a changed file may not carry."""
     own = own_font(identity, font)
     return own is None or own.no_subsetting or own.reserved_name
 
@@ -85,6 +87,26 @@ def files(site: Site) -> dict[str, bytes]:
             said = own.licence or "The font file states no licence. It is used under the licence that the brand holds."
             made[f"{FOLDER}{font.id}/LICENCE.txt"] = f"{own.name}\n\n{said}\n".encode()
     return made
+
+
+def lean(in_all: Mapping[str, Site], made: Mapping[str, bytes]) -> dict[str, bytes]:
+    """A published site's files, the library's typefaces among them cut down to the letters and weights that its pages may ask for. Files
+    whose licence reserves their name stay whole. The site is given in all its languages, by their folders."""
+    sheets = "".join(data.decode() for path, data in made.items() if path.endswith(".css"))
+    shown = {char for path, data in made.items() if path.endswith(".html") for char in data.decode()}
+    drawn = {ord(char) for char in shown | set(sheets)} | {int(code, 16) for code in _ESCAPED.findall(sheets)}
+    weights = weights_in("".join((sheets, *(one.model_dump_json(include={"pages", "frame"}) for one in in_all.values()))))
+    found = dict(made)
+    for folder, one in in_all.items():
+        need = codes_of(one) | drawn
+        for font in one.families():
+            if font.own or font.reserved_name:
+                continue
+            for face in (*font.faces, *font.italics):
+                path = f"{folder}{FOLDER}{font.id}/{face.key}.woff2"
+                if path in made:
+                    found[path] = cut(face.open(), need & coverage(font)[face.key], weights)
+    return found
 
 
 def face_rules(site: Site, system: System) -> str:

@@ -16,6 +16,7 @@ from formulon.core.checks.findings import Report
 from formulon.core.checks.preflight import Preflight
 from formulon.core.site.documents import FRAME_DOCUMENT, IDENTITY, of_site
 from formulon.core.site.editions import rendered_all
+from formulon.core.site.fonts import lean
 from formulon.core.site.forms import taken_at
 from formulon.core.site.guide import FILE, guide_alone, guide_files
 from formulon.core.site.languages import lines, missing, own_name, published
@@ -68,7 +69,7 @@ def publish(brand: Brand, author: User | None) -> Release:
     with ThreadPoolExecutor(os.cpu_count()) as pool:  # most of the work is done outside Python's lock
         rest = missing[len(here) :]
         drawn |= zip(rest, pool.map(picture, rest), strict=True)
-    drawn = versioned(drawn)
+    drawn = versioned(lean(in_all, drawn))
     files = {path: (hashlib.sha256(data).hexdigest(), data) for path, data in drawn.items()}
     # What is there already is fresh from now on, so that a sweep meanwhile leaves it.
     there = Blob.objects.filter(pk__in=[digest for digest, _ in files.values()])
