@@ -6,21 +6,26 @@ import subprocess
 import sys
 import time
 from collections.abc import Callable, Iterator
+from copy import copy
 from pathlib import Path
 from threading import Condition
 from typing import Any
+from uuid import uuid4
 
 import pytest
+from django.apps import apps
 from django.conf import settings
 from django.contrib.auth.models import User
 from django.core.handlers.base import BaseHandler
-from django.db import connection, connections
+from django.db import connection, connections, transaction
+from django.db.models import Model
+from django.db.models.base import ModelState
 from django.test import Client, override_settings
 from django.test.client import ClientHandler
 from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
 
 from formulon.studio.management.commands.load_demo import load_folder
-from formulon.studio.models import Membership, Workspace
+from formulon.studio.models import Blob, Brand, Document, Membership, Picture, SourceFile, StoredFile, Workspace
 from tests.browser.nu import Nu
 from tests.studio.conftest import settled
 
@@ -72,9 +77,42 @@ def designer(transactional_db: None) -> User:
 
 @pytest.fixture
 def demo(designer: User) -> str:
-    brand = load_folder(ROOT / "demo" / "quillmoor", Workspace.objects.get(name="Studio"))
-    settled(brand, "demo")
-    return str(brand.pk)
+    workspace = Workspace.objects.get(name="Studio")
+    if not _DEMO:
+        settled(load_folder(ROOT / "demo" / "quillmoor", workspace), "demo")
+        _DEMO.update({model: list(model.objects.all()) for model in _OF_A_BRAND})
+        others = set(apps.get_app_config("studio").get_models()) - {*_OF_A_BRAND, Workspace, Membership}
+        assert not [model for model in others if model.objects.exists()], "they would be missing from the next"
+        return str(_DEMO[Brand][0].pk)
+    return str(_again(workspace).pk)
+
+
+# In the order in which they are made.
+_OF_A_BRAND: tuple[type[Model], ...] = (Brand, Blob, StoredFile, Document, Picture, SourceFile)
+_DEMO: dict[type[Model], list[Any]] = {}  # what is stored of the demo once it was read, since every test has one of its own
+
+
+@transaction.atomic
+def _again(workspace: Workspace) -> Brand:
+    """Another brand with all that the demo has, so that nothing that is kept of one is taken for the other's."""
+    brand, stored = Brand(), {}
+    for model in _OF_A_BRAND:
+        made = [copy(one) for one in _DEMO[model]]
+        for one in made:
+            one._state = ModelState()
+            old = one.pk
+            if model is Brand:
+                one.pk, one.workspace, brand = uuid4(), workspace, one
+            elif model is not Blob:
+                one.pk = None
+            if model is StoredFile:
+                one.workspace, stored[old] = workspace, one
+            if model in (Document, Picture, SourceFile):
+                one.brand = brand
+            if model is SourceFile:
+                one.stored = stored[one.stored_id]
+        model.objects.bulk_create(made)  # type: ignore[attr-defined]
+    return brand
 
 
 def _until_it_works() -> None:

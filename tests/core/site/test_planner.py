@@ -145,11 +145,11 @@ def test_a_plan_is_the_same_each_time(brand: str) -> None:
     assert planned(brand) == planned(brand)
 
 
-@pytest.mark.parametrize("language", ["en", "de", "he", "ja", "el"])
+@pytest.mark.parametrize("language", ["en", "he"])
 def test_a_headline_that_is_still_to_be_written_is_asked_for_whole(language: str) -> None:
     """Whatever the composition, which follows from the name: a gap is no sentence that is cut at its colon."""
     headlines = set()
-    for number in range(12):
+    for number in range(6):
         name = f"מצפה הכוכבים של רמת הגולן {number}" if number % 2 else f"Wegewarte Nummer {number} am Oberen Quellmoor"
         made = plan(Identity(name=name, language=language, colors=[{"name": "N", "value": "#1b2147"}]))  # type: ignore[list-item]
         headlines.add(made.pages[0].sections[0].content["heading"])
