@@ -148,7 +148,7 @@ class _Run:
             if self._ill:  # with the browser of another's page
                 return
             raise
-        while self.left and (self.alone or tabs > 1) and not self._ill and browser.is_connected() and not self.gone():
+        while self.left and (self.alone or tabs == TABS) and not self._ill and browser.is_connected() and not self.gone():
             path = self.left.popleft()
             try:
                 views = Views(self.widths, edges(self.files, path))
