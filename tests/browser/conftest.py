@@ -44,7 +44,7 @@ FLAGS = [
     "--font-render-hinting=none",
 ]
 PASSWORD = "a long password indeed"
-expect.set_options(timeout=60_000)  # files are read in processes of their own, which start slowly on a busy machine
+expect.set_options(timeout=120_000)  # files are read in processes of their own, which start slowly on a busy machine
 
 
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
@@ -190,7 +190,7 @@ def open_page(browser: Browser, touch: bool = False) -> tuple[Page, list[str]]:
     """A page, and what its console and its scripts complain of."""
     screen = {"width": 1280, "height": 800}
     context = browser.new_context(viewport=screen, locale="en-GB", accept_downloads=True, has_touch=touch)
-    context.set_default_timeout(90_000)  # patience for slow machines; a failure waits, a success does not
+    context.set_default_timeout(120_000)  # patience for slow machines; a failure waits, a success does not
     context.grant_permissions(["clipboard-write", "clipboard-read"])
     page = context.new_page()
     said: list[str] = []
