@@ -43,6 +43,7 @@ def composed(made: Site, case: str) -> Site:
 
 @pytest.mark.parametrize("case", ["few", "many", "long"])
 def test_compositions_stand_as_they_are_told(tab: Page, tmp_path: Path, case: str) -> None:
+    widths = WIDTHS if case == "many" else WIDTHS[::2]
     made = composed(site(case, "columns"), case)
     system = resolve(made.identity, made.choices)
     extents, sections = Extents(system, made.choices, "de"), made.pages[0].sections
@@ -52,7 +53,6 @@ def test_compositions_stand_as_they_are_told(tab: Page, tmp_path: Path, case: st
         (fact.place.section, fact.place.slot): fact
         for fact in predict(made, system, [made.pages[0]], widths=widths) if isinstance(fact, TextRun) and "/label/" not in fact.ink
     }  # fmt: skip
-    widths = WIDTHS if case == "many" else WIDTHS[::2]
     lines = wrong = told = 0
     off = []
     values = [slot_values(one) for one in sections]
