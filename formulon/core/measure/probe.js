@@ -192,12 +192,18 @@
       disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null, upper: look.textTransform === 'uppercase' && text !== text.toUpperCase() ? true : text.length > 3 && text === text.toUpperCase() && text !== text.toLowerCase(),
       block: select(blockOf(el)), cut: false, lang: langOf(el),
     };
-    for (let outer = el; outer && outer !== document.body; outer = outer.parentElement) {
-      const clips = styleOf(outer);
-      if (!/(hidden|clip)/.test(clips.overflowX + clips.overflowY)) continue;
-      const edge = outer.getBoundingClientRect();
-      // A font's box is higher than its letters, and may reach over a tight line.
-      if (right > edge.right + 2 || left < edge.left - 2 || bottom > edge.bottom + one.size * 0.35) one.cut = true;
+    // What can be scrolled to is not cut, in whichever direction that goes.
+    for (let outer = el, across = true, down = true; outer && outer !== document.body && (across || down); outer = outer.parentElement) {
+      const clips = styleOf(outer), inX = /hidden|clip/.test(clips.overflowX), inY = /hidden|clip/.test(clips.overflowY);
+      if (inX || inY) {
+        const edge = outer.getBoundingClientRect();
+        if (edge.width < 1 || edge.height < 1) break; // folded away, whole
+        // A font's box is higher than its letters, and may reach over a tight line.
+        if (inX && across && (right > edge.right + 2 || left < edge.left - 2)) one.cut = true;
+        if (inY && down && bottom > edge.bottom + one.size * 0.35) one.cut = true;
+      }
+      if (/auto|scroll/.test(clips.overflowX)) across = false;
+      if (/auto|scroll/.test(clips.overflowY)) down = false;
     }
     made.texts.push(one);
     const first = rects[0], last = rects[rects.length - 1];

@@ -18,6 +18,7 @@ from click.testing import CliRunner
 from formulon.core.checks.preflight import check_site
 from formulon.core.cli import main
 from formulon.core.measure import looking
+from formulon.core.measure.facts import Page
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.foreign import HELD, allowed_by, allowed_in, check_files
 from formulon.core.site.editions import rendered_all
@@ -166,6 +167,27 @@ def _parent(process: Path) -> int:
     with suppress(OSError):
         return int((process / "stat").read_text().rpartition(")")[2].split()[1])
     return 0
+
+
+def test_what_can_be_scrolled_to_or_unfolded_is_not_cut() -> None:
+    """CSS Overflow 3, 3.1: each direction is clipped or scrolled for itself."""
+    line = "A line of words that is far longer than the narrow box in which it stands and is not broken"
+    boxes = {
+        "scrolled": "overflow:auto;overflow-y:hidden", "within": "overflow-x:scroll", "folded": "overflow:hidden;max-height:0",
+        "clipped": "overflow:hidden", "clip": "overflow-x:clip", "low": "overflow-y:hidden;overflow-x:auto;height:8px",
+    }  # fmt: skip
+    body = "".join(
+        f'<div id="{name}" style="width:120px;white-space:nowrap;{style}"><p style="margin:0;overflow:visible">{name}: {line}</p></div>'
+        for name, style in boxes.items()
+    )
+    body = f'<div style="overflow:hidden;width:140px">{body}</div>'
+    cut: dict[int, set[str]] = {}
+
+    def each(page: Page) -> None:
+        cut.update({width: {one.text.partition(":")[0] for one in seen.texts if one.cut} for width, seen in page.seen.items()})
+
+    assert not looking.look(site(index=body), each, (360, 1280))
+    assert cut == {360: {"clipped", "clip", "low"}, 1280: {"clipped", "clip", "low"}}
 
 
 def test_a_check_that_nobody_waits_for_ends() -> None:

@@ -4,9 +4,9 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import LinkInText
 from formulon.core.checks.rule import Ref, Verdict, rule
-from formulon.core.color.difference import difference
-from formulon.core.color.srgb import RGB, eight_bit, from_hex
-from formulon.core.color.vision import DICHROMACIES, Vision, seen
+from formulon.core.color.difference import delta_e_2000
+from formulon.core.color.srgb import from_hex
+from formulon.core.color.vision import DICHROMACIES, Vision, lab_seen
 
 
 @rule(
@@ -24,11 +24,7 @@ from formulon.core.color.vision import DICHROMACIES, Vision, seen
 )
 def dichromacy(link: LinkInText, options: Mapping[str, float]) -> Iterator[Verdict]:
     ink, around = from_hex(link.ink), from_hex(link.around)
-    away: dict[Vision, float] = {one: difference(_as_seen(ink, one), _as_seen(around, one)) for one in DICHROMACIES}
+    away: dict[Vision, float] = {one: delta_e_2000(lab_seen(ink, one), lab_seen(around, one)) for one in DICHROMACIES}
     vision, least = min(away.items(), key=lambda one: one[1])
     if least < options["apart"]:
         yield Verdict("alike", least, options["apart"], "", values={"label": link.label[:60], "vision": vision})
-
-
-def _as_seen(color: RGB, vision: Vision) -> RGB:
-    return eight_bit(seen(color, vision).tolist())
