@@ -184,7 +184,7 @@ def _files(page: SeenPage) -> Iterator[PictureFile | MissingFile]:
 
 def _overlaps(page: SeenPage, width: int, seen: PageSeen) -> Iterator[Overlap]:
     texts = sorted(
-        (one for one in seen.texts if one.box[2] > 4 and one.box[3] > 4 and not one.cut), key=lambda one: one.box[1]
+        (one for one in seen.texts if one.box[2] > 4 and one.box[3] > 4 and not one.beyond), key=lambda one: one.box[1]
     )[:_MOST_PAIRS]
     told = 0
     for index, one in enumerate(texts):

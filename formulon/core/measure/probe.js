@@ -190,18 +190,19 @@
       line: parseFloat(look.lineHeight) || 0, lines: linesOf(rects), box: box({ left, top, width: right - left, height: bottom - top }),
       room: (el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, div') ?? el).clientWidth,
       disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null, upper: look.textTransform === 'uppercase' && text !== text.toUpperCase() ? true : text.length > 3 && text === text.toUpperCase() && text !== text.toLowerCase(),
-      block: select(blockOf(el)), cut: false, lang: langOf(el),
+      block: select(blockOf(el)), cut: false, beyond: false, lang: langOf(el),
     };
     // What can be scrolled to is not cut, in whichever direction that goes.
     for (let outer = el, across = true, down = true; outer && outer !== document.body && (across || down); outer = outer.parentElement) {
       const clips = styleOf(outer), inX = /hidden|clip/.test(clips.overflowX), inY = /hidden|clip/.test(clips.overflowY);
-      if (inX || inY) {
-        const edge = outer.getBoundingClientRect();
-        if (edge.width < 1 || edge.height < 1) break; // folded away, whole
-        // A font's box is higher than its letters, and may reach over a tight line.
-        if (inX && across && (right > edge.right + 2 || left < edge.left - 2)) one.cut = true;
-        if (inY && down && bottom > edge.bottom + one.size * 0.35) one.cut = true;
-      }
+      if (clips.overflowX === 'visible' && clips.overflowY === 'visible') continue;
+      const edge = outer.getBoundingClientRect(), folded = edge.width < 1 || edge.height < 1;
+      // A font's box is higher than its letters, and may reach over a tight line.
+      const beyondX = across && clips.overflowX !== 'visible' && (right > edge.right + 2 || left < edge.left - 2);
+      const beyondY = down && clips.overflowY !== 'visible' && bottom > edge.bottom + one.size * 0.35;
+      one.beyond ||= folded || beyondX || beyondY;
+      if (folded) break;
+      one.cut ||= (inX && beyondX) || (inY && beyondY);
       if (/auto|scroll/.test(clips.overflowX)) across = false;
       if (/auto|scroll/.test(clips.overflowY)) down = false;
     }

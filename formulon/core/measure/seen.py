@@ -45,6 +45,7 @@ class TextSeen(SeenAt):
     upper: bool
     block: str
     cut: bool
+    beyond: bool = Field(default=False, description="Some of it is not in sight: cut off, folded away, or to be scrolled to.")
     lang: str = Field(default="", description="Of the element or one around it, where that is not the page's.")
 
 

@@ -15,6 +15,7 @@ import pytest
 import seeded
 from click.testing import CliRunner
 
+from formulon.core.checks.drawn_facts import Overlap
 from formulon.core.checks.preflight import check_site
 from formulon.core.cli import main
 from formulon.core.measure import looking
@@ -180,10 +181,13 @@ def test_what_can_be_scrolled_to_or_unfolded_is_not_cut() -> None:
         f'<div id="{name}" style="width:120px;white-space:nowrap;{style}"><p style="margin:0;overflow:visible">{name}: {line}</p></div>'
         for name, style in boxes.items()
     )
-    body = f'<div style="overflow:hidden;width:140px">{body}</div>'
+    body = f'<div style="overflow:hidden;width:140px">{body}</div><p style="position:relative;top:-20px">Words below all of it.</p>'
     cut: dict[int, set[str]] = {}
 
     def each(page: Page) -> None:
+        assert not [fact for fact in page.facts(site(index=body), True) if isinstance(fact, Overlap)], (
+            "nothing of them is seen there"
+        )
         cut.update({width: {one.text.partition(":")[0] for one in seen.texts if one.cut} for width, seen in page.seen.items()})
 
     assert not looking.look(site(index=body), each, (360, 1280))
