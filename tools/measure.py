@@ -82,7 +82,7 @@ from formulon.core.type.library import SHIPPED  # noqa: E402
 from formulon.core.type.lines import balanced, pieces  # noqa: E402
 from formulon.core.type.shaping import advance  # noqa: E402
 from formulon.studio.models import Brand, Document  # noqa: E402
-from formulon.studio.services import releases, sites, sources  # noqa: E402
+from formulon.studio.services import deciding, releases, sites, sources  # noqa: E402
 
 Row = tuple[str, str, str, bool]
 memory.settle()  # as the server does
@@ -544,6 +544,8 @@ def weights(page: Page, address: str) -> list[Row]:
 
 def judging() -> Iterator[Row]:
     """Both demos as published, on a phone and a desktop: the four categories of Lighthouse."""
+    for pk in deciding.unencoded():  # as the worker does
+        deciding.encode_picture(pk)
     for slug in DEMOS:
         releases.publish(Brand.objects.get(slug=slug), None)
     with sync_playwright() as playwright, server() as address, lighthouse.driven(playwright.chromium) as port:

@@ -210,7 +210,7 @@ def test_a_photograph_becomes_the_brands_own_and_is_published(fresh: Brand, anna
     (fact,) = anna.get(f"brands/{fresh.pk}/sources").json()["facts"]
     state = act(anna, fresh, {"fact": fact["id"], "action": "accept", "name": "The road to the hill"}).json()
     picture = Picture.objects.get()
-    assert [one["width"] for one in picture.renditions] == [480, 960, 1200] and (picture.width, picture.height) == (1200, 900)
+    assert [one["width"] for one in picture.renditions] == [480, 768, 1200] and (picture.width, picture.height) == (1200, 900)
     # It stands on the pages before any stand-in, with its words.
     hero = state["pages"][0]["body"]["sections"][0]["content"]["picture"]
     assert hero == {"source": f"asset:{picture.key}", "alt": "The road to the hill", "decorative": False}
@@ -223,12 +223,12 @@ def test_a_photograph_becomes_the_brands_own_and_is_published(fresh: Brand, anna
     assert stranger.client.get(address).status_code == 404
     files = site_of(sites.bodies_of(fresh)[0], sites.assets_of(fresh))
     made = render(files, resolve(files.identity, files.choices), sites.blob_of(fresh))
-    assert made[f"pictures/{picture.key}-960.webp"][8:12] == b"WEBP"
+    assert made[f"pictures/{picture.key}-768.webp"][8:12] == b"WEBP"
     # The worker makes the smaller form, which browsers take where they read it.
     deciding.encode_picture(picture.pk)
     files = site_of(sites.bodies_of(fresh)[0], sites.assets_of(fresh))
     made = render(files, resolve(files.identity, files.choices), sites.blob_of(fresh))
-    for width in (480, 960, 1200):
+    for width in (480, 768, 1200):
         sized = Image.open(io.BytesIO(made[f"pictures/{picture.key}-{width}.avif"]))
         assert (sized.format, sized.width) == ("AVIF", width)
     first, *rest = re.findall(r"<picture>.*?</picture>", made["index.html"].decode())

@@ -166,7 +166,8 @@ def _mark(
     )  # fmt: skip
 
 
-WIDTHS = (480, 960, 1600, 2560)
+# For a phone's whole width at one, two and three pixels to a px, and a desk's half and whole at one and two.
+WIDTHS = (480, 768, 1200, 1600, 2560)
 
 
 def renditions(name: str, data: bytes, form: str = "webp") -> dict[str, object]:
