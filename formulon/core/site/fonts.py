@@ -6,6 +6,7 @@ from functools import lru_cache
 from typing import Any
 
 from formulon.core.site.site import Site
+from formulon.core.site.slots import slot_values
 from formulon.core.system.documents.identity import Identity, OwnFont
 from formulon.core.system.system import System
 from formulon.core.type.delivery import cut, stand_in, wanted, weights_in
@@ -14,6 +15,7 @@ from formulon.core.type.library import Face, Family
 from formulon.core.type.shaping import coverage
 
 FOLDER = "fonts/"
+_BEYOND_ASCII = re.compile(r"[^\x00-\x7f]")
 _ESCAPED = re.compile(r"\\([0-9A-Fa-f]{2,6})")  # a character as a style sheet may write it: CSS Syntax 3, 4.3.7
 
 
@@ -93,9 +95,15 @@ def lean(in_all: Mapping[str, Site], made: Mapping[str, bytes]) -> dict[str, byt
     """A published site's files, the library's typefaces among them cut down to the letters and weights that its pages may ask for. Files
     whose licence reserves their name stay whole. The site is given in all its languages, by their folders."""
     sheets = "".join(data.decode() for path, data in made.items() if path.endswith(".css"))
-    shown = {char for path, data in made.items() if path.endswith(".html") for char in data.decode()}
-    drawn = {ord(char) for char in shown | set(sheets)} | {int(code, 16) for code in _ESCAPED.findall(sheets)}
-    weights = weights_in("".join((sheets, *(one.model_dump_json(include={"pages", "frame"}) for one in in_all.values()))))
+    pages = (data.decode() for path, data in made.items() if path.endswith(".html") and not data.isascii())
+    shown = {char for text in (sheets, *pages) for char in _BEYOND_ASCII.findall(text)}  # what is ASCII is there in any case
+    drawn = {ord(char) for char in shown} | {int(code, 16) for code in _ESCAPED.findall(sheets)}
+    own = (
+        value["html"]
+        for one in in_all.values() for page in one.pages for section in page.sections
+        for slot, value in slot_values(section).values() if slot.type == "code"
+    )  # fmt: skip
+    weights = weights_in("".join((sheets, *own)))
     found = dict(made)
     for folder, one in in_all.items():
         need = codes_of(one) | drawn

@@ -49,7 +49,7 @@ def test_a_name_that_is_reserved_keeps_its_file() -> None:
 
 def test_own_code_finds_the_weights_and_characters_that_it_asks_for() -> None:
     site = plan(Identity(name="Weighty"))
-    html, css = "<p>Heavy &#230;</p>", "p{font-weight:900}p::after{content:'\\f8'}"
+    html, css = '<p style="font-weight:850">Heavy &#230;</p>', "p{font-weight:900}p::after{content:'\\f8'}"
     site.pages[0].sections.append(
         Section(id="own", kind="own_code", layout="measure", content={"code": {"html": html, "css": css}})
     )

@@ -18,10 +18,9 @@ from formulon.core.checks.views import SiteView
     messages={"again": "“{words}…” stands in {count} places; this is not the first."},
 )
 def repeated(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
-    places: dict[str, list[PagePlace]] = defaultdict(list)
+    places: dict[str, dict[PagePlace, None]] = defaultdict(dict)  # in their order, each once
     for one in site.all_of(Passage):
-        if one.place not in places[one.text.casefold()]:
-            places[one.text.casefold()].append(one.place)
+        places[one.text.casefold()][one.place] = None
     for text, those in places.items():
-        for place in those[1:]:
+        for place in list(those)[1:]:
             yield Verdict("again", values={"words": text[:60].rstrip(), "count": len(those), "text": text[:200]}, place=place)
