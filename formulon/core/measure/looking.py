@@ -3,6 +3,7 @@
 import asyncio
 import base64
 import contextlib
+import time
 from collections import deque
 from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor
@@ -39,6 +40,7 @@ WIDTHS = (320, 360, 768, 1280, 1920)
 HEIGHT = 900
 TABS = 2  # looked at at a time: while one is read, another is drawn
 _PAGE_SECONDS = 20.0
+_PAINT_SECONDS = 1.0  # until a browser tells of what it has painted; of some pictures it never does
 _MOST_SCREENS = 24  # of a page and a width on which pixels are read
 _PROBE = (resources.files("formulon.core.measure") / "probe.js").read_text(encoding="utf-8")
 _NAMES = "// (names)"  # around what both scripts have
@@ -221,6 +223,9 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
         if not heard.ended:
             if heard.waits(seen[width]):
                 await _screen(line, (0, 0, 8, 8), 0)  # which has it painted
+            end = time.monotonic() + _PAINT_SECONDS
+            while heard.waits(seen[width]) and time.monotonic() < end:  # it is told some time later
+                await asyncio.sleep(0.005)
             heard.ended = True  # what comes now is of another width
         if views.glances and width in HIGH:  # worked out while the browser goes on
             apart = asyncio.to_thread(glanced, await _screen(line, (0, 0, width, HIGH[width]), 0), seen[width], width)
@@ -248,9 +253,11 @@ class _Heard:
     ended: bool = False
 
     def waits(self, seen: PageSeen) -> bool:
-        """Whether a picture of the first screen is larger than all that was painted so far."""
+        """Whether nothing was painted so far, or a picture of the first screen is larger than that."""
         size = self.largest.size if self.largest else 0.0
-        return any(_in_sight(one.box, seen.inner) > size and not one.broken for one in seen.pictures)
+        return (not size and bool(seen.texts)) or any(
+            _in_sight(one.box, seen.inner) > size and not one.broken for one in seen.pictures
+        )
 
     def painted(self, told: dict[str, Any]) -> None:
         details = told["event"].get("lcpDetails")
