@@ -4,7 +4,6 @@ import asyncio
 import base64
 import contextlib
 import time
-from collections import deque
 from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, field
@@ -38,7 +37,6 @@ from formulon.core.measure.serving import START, served
 
 WIDTHS = (320, 360, 768, 1280, 1920)
 HEIGHT = 900
-TABS = 2  # looked at at a time: while one is read, another is drawn
 _PAGE_SECONDS = 20.0
 _PAINT_SECONDS = 1.0  # until a browser tells of what it has painted; of some pictures it never does
 _MOST_SCREENS = 24  # of a page and a width on which pixels are read
@@ -99,79 +97,29 @@ def look(
 async def _all(
     files: SiteFiles, each: Callable[[Page], None], widths: list[int], progress: Progress, gone: Gone
 ) -> dict[str, str]:
-    run = _Run(files, each, tuple(widths), progress, gone)
-    with served(files) as server:
-        while run.left and not gone():
-            if run.starts > 3 + len(run.pages) // 20:
-                raise BrowserError("The browser ends again and again over these pages. Take out what is special about them.")
-            run.starts += 1
-            async with browsing(server.server_address[1]) as browser:
-                await run.through(browser)
+    pages, failed = files.pages[:MOST_PAGES], dict[str, str]()
     for path in files.pages[MOST_PAGES:]:
-        run.failed[path] = f"{path}: only the first {MOST_PAGES} pages are looked at."
-    return run.failed
-
-
-class _Run:
-    """The pages of a site that are looked at, several at a time, and handed over in their order. A browser is thrown away with the page
-    that it could not draw, whatever state that left; where it ended by itself over several at once, they are tried again one by one."""
-
-    def __init__(
-        self, files: SiteFiles, each: Callable[[Page], None], widths: tuple[int, ...], progress: Progress, gone: Gone
-    ) -> None:
-        self.files, self.each, self.widths, self.progress, self.gone = files, each, widths, progress, gone
-        self.pages = files.pages[:MOST_PAGES]
-        self.left = deque(self.pages)
-        self.alone = 0  # how many of those that are left are tried one by one
-        self.starts = 0
-        self.failed: dict[str, str] = {}
-        self._seen: dict[str, Page] = {}
-        self._handed = self._done = 0
-        self._ill = False
-
-    async def through(self, browser: Browser) -> None:
-        """Goes on with a fresh browser until all are done or a page could not be drawn."""
-        self._ill = False
-        tabs = 1 if self.alone else TABS
-        ended: list[str] = []
-        tasks = [asyncio.create_task(self._tab(browser, tabs, ended)) for _ in range(tabs)]
-        try:
-            await asyncio.gather(*tasks)
-        finally:
-            for task in tasks:
-                task.cancel()
-        self.left.extendleft(reversed(ended))
-        self.alone = max(self.alone, len(ended))
-
-    async def _tab(self, browser: Browser, tabs: int, ended: list[str]) -> None:
-        try:
-            tab = await (await opened(browser, self.widths[0])).new_page()
-        except Error:
-            if self._ill:  # with the browser of another's page
-                return
-            raise
-        while self.left and (self.alone or tabs == TABS) and not self._ill and browser.is_connected() and not self.gone():
-            path = self.left.popleft()
-            try:
-                views = Views(self.widths, edges(self.files, path))
-                self._seen[path] = await asyncio.wait_for(looked(tab, path, views), views.seconds)
-            except (TimeoutError, Error, ValidationError) as error:
-                self._ill = True
-                if tabs > 1 and not browser.is_connected():
-                    ended.append(path)
-                    return
-                self.failed[path] = undrawn(path, error)
-            self.alone = max(0, self.alone - 1)
-            self._hand_over()
-            self._done += 1
-            self.progress(self._done, len(self.pages))
-
-    def _hand_over(self) -> None:
-        while self._handed < len(self.pages) and self.pages[self._handed] in self._seen.keys() | self.failed.keys():
-            page = self._seen.pop(self.pages[self._handed], None)
-            if page:
-                self.each(page)
-            self._handed += 1
+        failed[path] = f"{path}: only the first {MOST_PAGES} pages are looked at."
+    left, starts = list(pages), 0
+    with served(files) as server:
+        while left and not gone():
+            if starts > 3 + len(pages) // 20:
+                raise BrowserError("The browser ends again and again over these pages. Take out what is special about them.")
+            starts += 1
+            async with browsing(server.server_address[1]) as browser:
+                tab = await (await opened(browser, widths[0])).new_page()
+                while left and browser.is_connected() and not gone():
+                    path, well = left.pop(0), True
+                    try:
+                        views = Views(tuple(widths), edges(files, path))
+                        each(await asyncio.wait_for(looked(tab, path, views), views.seconds))
+                    except (TimeoutError, Error, ValidationError) as error:
+                        failed[path] = undrawn(path, error)
+                        well = False
+                    progress(len(pages) - len(left), len(pages))
+                    if not well:  # whatever state it left is thrown away with its browser
+                        break
+    return failed
 
 
 def undrawn(path: str, error: Exception) -> str:
@@ -210,7 +158,9 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
     await _resize(line, widths[0])
     await tab.emulate_media(color_scheme=views.scheme)
     heard = await _listen(line)
+    began = time.monotonic()
     await tab.goto(START + quote(path), wait_until="load", timeout=_PAGE_SECONDS * 1000)
+    patience = max(_PAINT_SECONDS, 4 * (time.monotonic() - began))  # a busy machine takes longer for all
     await tab.evaluate(_PLAIN)
     desk = max((width for width in widths if width <= _DESK), default=widths[0])
     seen: dict[int, PageSeen] = {}
@@ -223,7 +173,7 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
         if not heard.ended:
             if heard.waits(seen[width]):
                 await _screen(line, (0, 0, 8, 8), 0)  # which has it painted
-            end = time.monotonic() + _PAINT_SECONDS
+            end = time.monotonic() + patience
             while heard.waits(seen[width]) and time.monotonic() < end:  # it is told some time later
                 await asyncio.sleep(0.005)
             heard.ended = True  # what comes now is of another width
