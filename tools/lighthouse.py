@@ -15,7 +15,7 @@ ROOT = Path(__file__).resolve().parent.parent
 HOST = "127.0.0.1"  # where published sites stand
 CATEGORIES = ("performance", "accessibility", "best-practices", "seo")
 PRESETS = {"phone": "", "desktop": "--preset=desktop"}
-_FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking"]
+FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking"]
 _TRIES = 3
 
 
@@ -25,7 +25,7 @@ def driven(chromium: BrowserType) -> Iterator[int]:
     with socket.socket() as free:
         free.bind((HOST, 0))
         number = int(free.getsockname()[1])
-    browser = chromium.launch(executable_path="/usr/bin/chromium", args=[*_FLAGS, f"--remote-debugging-port={number}"])
+    browser = chromium.launch(executable_path="/usr/bin/chromium", args=[*FLAGS, f"--remote-debugging-port={number}"])
     page = browser.new_page()
     page.set_content("<h1>Warm</h1>")
     page.screenshot()

@@ -18,8 +18,10 @@ from itertools import islice
 from pathlib import Path
 
 import django
+import lighthouse
 import psycopg
 from django.conf import settings
+from lighthouse import FLAGS
 from PIL import Image
 from playwright.sync_api import Page, expect, sync_playwright
 from psycopg.conninfo import make_conninfo
@@ -27,7 +29,6 @@ from psycopg.conninfo import make_conninfo
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
 ROOT = Path(__file__).resolve().parent.parent
 PASSWORD = "only-for-the-bench-run"
-FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking"]
 PAGES = 300
 WIDE = 76  # characters of the first column
 AXE_PAGES = 8
@@ -47,7 +48,6 @@ django.setup()
 settings.MEASURED_RELEASES = False  # here; the server that people are driven through has a worker that measures
 
 import journey  # noqa: E402
-import lighthouse  # noqa: E402
 import looks  # noqa: E402
 import reads  # noqa: E402
 import variety  # noqa: E402

@@ -92,23 +92,15 @@ class SiteView:
     held: tuple[Fact, ...] = ()  # all that is kept of it, in the order of the pages
 
     def all_of(self, kind: type[F]) -> tuple[F, ...]:
-        """The facts of a kind, page by page. Worked out once."""
-        if kind not in self._by_kind:
-            several = [one for one in self._by_type if issubclass(one, kind)]
-            held = self._by_type[several[0]] if len(several) == 1 else self.held if several else ()
-            self._by_kind[kind] = tuple(one for one in held if isinstance(one, kind))
-        return self._by_kind[kind]  # type: ignore[return-value]
+        """The facts of a kind, page by page."""
+        return self._by_kind.get(kind, ())  # type: ignore[return-value]
 
     @cached_property
     def _by_kind(self) -> dict[type, tuple[Fact, ...]]:
-        return {}
-
-    @cached_property
-    def _by_type(self) -> dict[type, list[Fact]]:
         made: dict[type, list[Fact]] = defaultdict(list)
         for one in self.held:
             made[type(one)].append(one)
-        return made
+        return {kind: tuple(those) for kind, those in made.items()}
 
     @cached_property
     def frames(self) -> frozenset[str]:

@@ -171,12 +171,7 @@ async def _looked(tab: Tab, line: CDPSession, path: str, views: Views) -> Page:
         await _resize(line, width)
         seen[width] = PageSeen.model_validate_json(await tab.evaluate(_PROBE, how))
         if not heard.ended:
-            if heard.waits(seen[width]):
-                await _screen(line, (0, 0, 8, 8), 0)  # which has it painted
-            end = time.monotonic() + patience
-            while heard.waits(seen[width]) and time.monotonic() < end:  # it is told some time later
-                await asyncio.sleep(0.005)
-            heard.ended = True  # what comes now is of another width
+            await _painted(line, heard, seen[width], patience)
         if views.glances and width in HIGH:  # worked out while the browser goes on
             apart = asyncio.to_thread(glanced, await _screen(line, (0, 0, width, HIGH[width]), 0), seen[width], width)
             glancing[width] = asyncio.create_task(apart)
@@ -235,6 +230,16 @@ async def _listen(line: CDPSession) -> _Heard:
     await line.send("Log.clear")  # what was said of the page before
     await line.send("Log.enable")
     return heard
+
+
+async def _painted(line: CDPSession, heard: _Heard, seen: PageSeen, seconds: float) -> None:
+    """Waits until a browser has told of the largest thing that it painted on a first screen; what it tells later is of another width."""
+    if heard.waits(seen):
+        await _screen(line, (0, 0, 8, 8), 0)  # which has it painted
+    end = time.monotonic() + seconds
+    while heard.waits(seen) and time.monotonic() < end:
+        await asyncio.sleep(0.005)
+    heard.ended = True
 
 
 async def _screen(line: CDPSession, part: _Part, top: int) -> bytes:
