@@ -1,7 +1,7 @@
 """The facts of a section in the designer's own HTML and CSS: its texts in their colours, its links, its pictures, what is not taken."""
 
 import re
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import replace
 from functools import partial
 from typing import TYPE_CHECKING
@@ -9,6 +9,7 @@ from typing import TYPE_CHECKING
 from formulon.core.checks.own_cascade import own_colors, own_texts, painted
 from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PagePlace, PictureFact
 from formulon.core.checks.rule import SAID, Remedy
+from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.difference import difference
 from formulon.core.color.parse import parse_color
 from formulon.core.color.srgb import from_hex
@@ -17,12 +18,13 @@ from formulon.core.site.documents import IDENTITY, located
 from formulon.core.site.geometry import general
 from formulon.core.site.kind import Slot
 from formulon.core.site.own import scope_of
-from formulon.core.site.own.css import scoped, tidied
+from formulon.core.site.own.css import Declared, scoped, tidied
 from formulon.core.site.own.html import cleaned, tree_of
 from formulon.core.site.site import Section, Site
 from formulon.core.system.css import short_names
 from formulon.core.system.documents.choices import GROUNDS
 from formulon.core.system.documents.identity import MOST_COLORS
+from formulon.core.system.policy import policy_of
 from formulon.core.system.system import Scheme, System
 
 if TYPE_CHECKING:
@@ -31,6 +33,19 @@ if TYPE_CHECKING:
 _SETS_SIZE = re.compile(r"\bfont(-size)?\s*:")
 INKS = ("heading", "body", "quiet", "link")  # of a ground, for texts
 _STEPS = ("h2", "h3")
+_STATE = re.compile(r":(?:hover|focus|focus-visible|focus-within|active)\b")
+_COLORING = frozenset(
+    (
+        "color",
+        "background",
+        "background-color",
+        "background-image",
+        "opacity",
+        "filter",
+        "mix-blend-mode",
+        "-webkit-text-fill-color",
+    )
+)
 
 
 def code_facts(
@@ -93,26 +108,66 @@ def colors_on(system: System, ground: str) -> dict[str, str]:
 
 def from_system(site: Site, system: System, place: PagePlace) -> Iterator[Remedy]:
     """Each colour that is written out in the own CSS at a place, as the nearest of the system's on the section's ground."""
-    section = site.section(place.page, place.section)
-    if section is None or section.catalogue.slot(general(place.slot)).type != "code":
+    section = _of_code(site, place)
+    if section is None:
         return
     known = {name: from_hex(color) for name, color in colors_on(system, section.ground).items()}
+    least = policy_of(site.choices).text
 
-    def taken(name: str, color: str) -> str:
-        """Of texts an ink, of anything else whatever is nearest."""
-        fitting = [one for one in known if name != "color" or one.removeprefix("--") in INKS]
-        return f"var({min(fitting, key=lambda one: (difference(known[one], from_hex(color)), one))})"
+    def nearest(color: str, among: Iterable[str]) -> str:
+        return min(among, key=lambda one: (difference(known[one], from_hex(color)), one))
+
+    def taken(one: Declared, color: str) -> str:
+        """Of texts an ink, or what can be read on the background that the same rule gives them; of anything else whatever is nearest."""
+        fitting: Iterable[str] = known
+        if one.name == "color":
+            back = next(iter(_colors(one.beside.get("background-color") or one.beside.get("background", ""))), "")
+            behind = known[nearest(back, known)] if back else None
+            inks = [name for name in known if name.removeprefix("--") in INKS]
+            fitting = [name for name in known if contrast_ratio(known[name], behind) >= least] if behind else inks
+        return f"var({nearest(color, fitting or known)})"
 
     change = _painted(site, place, taken)
     if change:
         yield Remedy("Take the nearest colours of the system", (change,))
 
 
-def _painted(site: Site, place: PagePlace, taken: Callable[[str, str], str]) -> Change | None:
-    """The own CSS at a place with each colour that is written out replaced by what `taken` makes of it for a property."""
-    return rewritten(
-        site, place, lambda own: {"css": tidied(own["css"], lambda name, value: painted(value, partial(taken, name)))}
-    )
+def _colors(value: str) -> list[str]:
+    """The colours that are written out in a value."""
+    found: list[str] = []
+
+    def noted(color: str) -> str:
+        found.append(color)
+        return color
+
+    painted(value, noted)
+    return found
+
+
+def as_at_rest(site: Site, place: PagePlace) -> Iterator[Remedy]:
+    """The own CSS at a place without what its rules for pointer and keyboard do to colours."""
+
+    if _of_code(site, place) is None:
+        return
+
+    def kept(one: Declared) -> str:
+        moved = all(_STATE.search(selector) for selector in one.selectors.split(","))
+        return "" if moved and one.name in _COLORING else one.value
+
+    change = rewritten(site, place, lambda own: {"css": tidied(own["css"], kept)})
+    if change:
+        yield Remedy("Let colours be as they are at rest", (change,))
+
+
+def _of_code(site: Site, place: PagePlace) -> Section | None:
+    """The section at a place, where that is own HTML and CSS."""
+    section = site.section(place.page, place.section)
+    return section if section is not None and section.catalogue.slot(general(place.slot)).type == "code" else None
+
+
+def _painted(site: Site, place: PagePlace, taken: Callable[[Declared, str], str]) -> Change | None:
+    """The own CSS at a place with each colour that is written out replaced by what `taken` makes of it for a declaration."""
+    return rewritten(site, place, lambda own: {"css": tidied(own["css"], lambda one: painted(one.value, partial(taken, one)))})
 
 
 def as_brand_colors(site: Site, place: PagePlace) -> Iterator[Remedy]:
@@ -120,7 +175,7 @@ def as_brand_colors(site: Site, place: PagePlace) -> Iterator[Remedy]:
     known = {parse_color(one.value).hex: one.id for one in site.identity.colors}
     added: dict[str, str] = {}
 
-    def taken(_: str, color: str) -> str:
+    def taken(_: Declared, color: str) -> str:
         value = color.lower()
         name = known.get(value) or added.setdefault(value, f"own-{value.removeprefix('#')}")
         return f"var(--brand-{name})"

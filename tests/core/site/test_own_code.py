@@ -12,7 +12,8 @@ from lxml import html as lxml_html
 
 from formulon.core.checks.findings import Fix
 from formulon.core.checks.own_cascade import own_colors, own_texts, resolved
-from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PictureFact, TextRun
+from formulon.core.checks.own_code import as_at_rest, from_system
+from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PagePlace, PictureFact, TextRun
 from formulon.core.checks.predict import predict, predict_section
 from formulon.core.checks.preflight import Preflight, check_site
 from formulon.core.checks.rule import SAID
@@ -299,6 +300,33 @@ def test_long_words_are_divided_but_for_what_is_copied() -> None:
     made = divided(cleaned("<p>Handwerkskammerpräsident &amp; <code>handwerkskammerpraesident</code></p>").html, "de")
     assert "\u00ad" in made.partition("<code>")[0] and "<code>handwerkskammerpraesident</code>" in made
     assert made.replace("\u00ad", "") == "<p>Handwerkskammerpräsident &amp; <code>handwerkskammerpraesident</code></p>"
+
+
+@pytest.mark.parametrize("policy", ["AA", "AAA"])
+@pytest.mark.parametrize("css", [
+    ".b { background: #1b2147; color: #ffffff } p { color: #888 }",
+    "@media (width > 300px) { .b { background: #fff; color: #ddd } } p { color: #999 }",
+    ".b { background-color: #f0a830; color: #ffefd0 } p { color: #777 }",
+])  # fmt: skip
+def test_words_on_a_background_of_their_own_can_be_read_when_they_take_the_systems_colours(css: str, policy: str) -> None:
+    """An ink of the section's ground is one that is read on that ground, and not on whatever a rule lays behind its words."""
+    site = with_code('<p>Low</p><p><a class="b" href="page:home">On a ground of its own</a></p>', css, policy=policy)
+
+    def failing(one: Site) -> list[str]:
+        found = check_site(one).findings
+        return [f.message for f in found if f.section == "own" and f.rule.startswith("contrast/text") and f.outcome == "fail"]
+
+    assert failing(site)
+    (change,) = next(from_system(site, site.system(), PagePlace(site.pages[0].id, "own", "code"))).changes
+    assert not failing(apply(site, [change])), change
+
+
+def test_what_a_state_does_to_colours_is_taken_out_and_nothing_else() -> None:
+    css = ".b { color: #111 } .b:hover, .b:focus-visible { color: #eee; opacity: 0.5; outline: 2px solid } .b, .c:hover { color: #222 }"
+    site = with_code('<p><a class="b" href="page:home">There</a></p>', css)
+    (change,) = next(as_at_rest(site, PagePlace(site.pages[0].id, "own", "code"))).changes
+    kept = apply(site, [change]).pages[0].sections[-1].content["code"]["css"]
+    assert kept == ".b { color: #111; }\n.b:hover, .b:focus-visible { outline: 2px solid; }\n.b, .c:hover { color: #222; }"
 
 
 def test_a_colour_that_fails_is_led_back_to_the_system() -> None:

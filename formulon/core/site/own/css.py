@@ -4,7 +4,7 @@ Parsed by the tinycss2 library (CSS Syntax 3). Nothing in it reaches outside: no
 of the whole page is registered. The container keeps what is positioned inside it (site/styles/own.css: contain, CSS Containment 2).
 """
 
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any
@@ -20,7 +20,18 @@ _NEVER = frozenset({"behavior", "-moz-binding"})
 _WHOLE_PAGE = frozenset({"html", "body"})
 _MOST_TOLD = 12
 
-Change = Callable[[str, str], str]
+
+@dataclass(frozen=True, slots=True)
+class Declared:
+    """A declaration of own CSS, with its rule's selectors and all that the rule declares, by name."""
+
+    name: str
+    value: str
+    selectors: str
+    beside: Mapping[str, str]
+
+
+Change = Callable[[Declared], str]
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,9 +57,9 @@ def scoped(source: str, scope: str) -> Scoped:
     return Scoped(css.replace("</", "<\\/"), tuple(dict.fromkeys(work.left_out))[:_MOST_TOLD])
 
 
-def tidied(source: str, change: Change = lambda _, value: value) -> str:
-    """Own CSS without what is not taken, as it would be written; `change` is handed the name and the value of each declaration
-    and gives its new value, empty to take it out."""
+def tidied(source: str, change: Change = lambda one: one.value) -> str:
+    """Own CSS without what is not taken, as it would be written; `change` is handed each declaration and gives its new value, empty to
+    take it out."""
     rules = tinycss2.parse_stylesheet(source, skip_comments=True, skip_whitespace=True)
     return "\n".join(_Work("", change).rules(rules))
 
@@ -56,7 +67,7 @@ def tidied(source: str, change: Change = lambda _, value: value) -> str:
 class _Work:
     """Rules made anew; without a scope they stay as wide as they are written."""
 
-    def __init__(self, scope: str, change: Change = lambda _, value: value) -> None:
+    def __init__(self, scope: str, change: Change = lambda one: one.value) -> None:
         self.scope, self.change, self.named, self.left_out = scope, change, set[str](), list[str]()
 
     def rules(self, nodes: Sequence[Any]) -> Iterator[str]:
@@ -86,9 +97,9 @@ class _Work:
         return f"@{name} {prelude} {{\n" + "\n".join(inner) + "\n}" if inner else ""
 
     def rule(self, node: ast.QualifiedRule) -> str:
-        selectors = [one for one in map(self.selector, _parted(node.prelude)) if one]
-        declared = self.declarations(node.content)
-        return f"{', '.join(selectors)} {{ {declared} }}" if selectors and declared else ""
+        selectors = ", ".join(one for one in map(self.selector, _parted(node.prelude)) if one)
+        declared = self.declarations(node.content, selectors)
+        return f"{selectors} {{ {declared} }}" if selectors and declared else ""
 
     def selector(self, tokens: list[Any]) -> str:
         """A selector that finds nothing but the section's container and what stands in it; empty where it is not taken."""
@@ -129,14 +140,16 @@ class _Work:
         """A name of an element or of a movement, as it is known in the section alone."""
         return f"{self.scope}-{name}" if self.scope else name
 
-    def declarations(self, tokens: Sequence[Any]) -> str:
+    def declarations(self, tokens: Sequence[Any], selectors: str = "") -> str:
         made = []
-        for node in tinycss2.parse_blocks_contents(tokens, skip_comments=True, skip_whitespace=True):
+        nodes = tinycss2.parse_blocks_contents(tokens, skip_comments=True, skip_whitespace=True)
+        beside = {one.lower_name: self.value(one) for one in nodes if one.type == "declaration"}
+        for node in nodes:
             if node.type == "declaration":
                 if node.lower_name in _NEVER or _fetches(node.value):
                     self.left_out.append(f"{node.name}: {tinycss2.serialize(node.value).strip()[:60]}")
                     continue
-                value = self.change(node.lower_name, self.value(node))
+                value = self.change(Declared(node.lower_name, self.value(node), selectors, beside))
                 if value:
                     made.append(f"{node.name}: {value}{' !important' if node.important else ''};")
             elif node.type == "error":

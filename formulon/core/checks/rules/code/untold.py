@@ -14,7 +14,9 @@ from formulon.core.system.system import System
 def mend(site: Site, _: System, code: OwnCode, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     """The same without gradients, mixtures and veils."""
     change = rewritten(
-        site, code.place, lambda own: {"css": tidied(own["css"], lambda name, value: value if can_be_told(name, value) else "")}
+        site,
+        code.place,
+        lambda own: {"css": tidied(own["css"], lambda one: one.value if can_be_told(one.name, one.value) else "")},
     )
     if change:
         yield Remedy("Take out gradients, mixtures and veils", (change,))

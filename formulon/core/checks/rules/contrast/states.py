@@ -3,7 +3,7 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import StateText
-from formulon.core.checks.own_code import from_system
+from formulon.core.checks.own_code import as_at_rest
 from formulon.core.checks.page_facts import large_text
 from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.color.contrast import contrast_ratio, shown
@@ -12,8 +12,8 @@ from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
 
-def mend(site: Site, system: System, one: StateText, _: Verdict, __: Mapping[str, float]) -> Iterator[Remedy]:
-    yield from from_system(site, system, one.place)
+def mend(site: Site, _: System, one: StateText, __: Verdict, ___: Mapping[str, float]) -> Iterator[Remedy]:
+    yield from as_at_rest(site, one.place)
 
 
 @rule(
