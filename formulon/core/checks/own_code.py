@@ -3,7 +3,7 @@
 import re
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import replace
-from functools import partial
+from functools import cache, partial
 from typing import TYPE_CHECKING
 
 from formulon.core.checks.own_cascade import own_colors, own_texts, painted
@@ -99,9 +99,9 @@ def rewritten(site: Site, place: PagePlace, make: Callable[[dict[str, str]], dic
     return Change(document=document, patch=patch) if made != value else None
 
 
-def colors_on(system: System, ground: str) -> dict[str, str]:
-    """The colours of the system that own CSS on a ground would take, by their custom properties."""
-    made = properties(system, ground, system.schemes[0])
+def colors_on(system: System, ground: str, scheme: Scheme | None = None) -> dict[str, str]:
+    """The colours of the system that own CSS on a ground would take, by their custom properties, in a scheme or else the first."""
+    made = properties(system, ground, scheme or system.schemes[0])
     names = [f"--{name}" for name in short_names()] + [f"--ground-{one}-background" for one in GROUNDS]
     return {name: made[name] for name in names if re.fullmatch(r"#[0-9a-f]{6}", made.get(name, ""))}
 
@@ -111,21 +111,32 @@ def from_system(site: Site, system: System, place: PagePlace) -> Iterator[Remedy
     section = _of_code(site, place)
     if section is None:
         return
-    known = {name: from_hex(color) for name, color in colors_on(system, section.ground).items()}
+    in_all = [
+        {name: from_hex(color) for name, color in colors_on(system, section.ground, one).items()} for one in system.schemes
+    ]
+    known = in_all[0]
     least = policy_of(site.choices).text
+
+    inks = [name for name in known if name.removeprefix("--") in INKS]
 
     def nearest(color: str, among: Iterable[str]) -> str:
         return min(among, key=lambda one: (difference(known[one], from_hex(color)), one))
 
+    @cache
+    def readable(back: str) -> list[str]:
+        """What can be read on a colour in every scheme."""
+        return [name for name in known if all(contrast_ratio(one[name], one[back]) >= least for one in in_all)]
+
     def taken(one: Declared, color: str) -> str:
-        """Of texts an ink, or what can be read on the background that the same rule gives them; of anything else whatever is nearest."""
-        fitting: Iterable[str] = known
-        if one.name == "color":
-            back = next(iter(_colors(one.beside.get("background-color") or one.beside.get("background", ""))), "")
-            behind = known[nearest(back, known)] if back else None
-            inks = [name for name in known if name.removeprefix("--") in INKS]
-            fitting = [name for name in known if contrast_ratio(known[name], behind) >= least] if behind else inks
-        return f"var({nearest(color, fitting or known)})"
+        """Of texts an ink; of texts and the background that the same rule gives them a pair that can be read; of anything else whatever is
+        nearest."""
+        back = next(iter(_colors(one.beside.get("background-color") or one.beside.get("background", ""))), "")
+        if not back or "color" not in one.beside:
+            return f"var({nearest(color, inks if one.name == 'color' else known)})"
+        grounds = [name for name in known if readable(name)] or list(known)
+        if one.name != "color":
+            return f"var({nearest(color, grounds if one.name.startswith('background') else known)})"
+        return f"var({nearest(color, readable(nearest(back, grounds)) or known)})"
 
     change = _painted(site, place, taken)
     if change:

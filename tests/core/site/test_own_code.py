@@ -302,15 +302,20 @@ def test_long_words_are_divided_but_for_what_is_copied() -> None:
     assert made.replace("\u00ad", "") == "<p>Handwerkskammerpräsident &amp; <code>handwerkskammerpraesident</code></p>"
 
 
+@pytest.mark.parametrize("scheme", ["light", "both"])
 @pytest.mark.parametrize("policy", ["AA", "AAA"])
 @pytest.mark.parametrize("css", [
     ".b { background: #1b2147; color: #ffffff } p { color: #888 }",
     "@media (width > 300px) { .b { background: #fff; color: #ddd } } p { color: #999 }",
     ".b { background-color: #f0a830; color: #ffefd0 } p { color: #777 }",
 ])  # fmt: skip
-def test_words_on_a_background_of_their_own_can_be_read_when_they_take_the_systems_colours(css: str, policy: str) -> None:
+def test_words_on_a_background_of_their_own_can_be_read_when_they_take_the_systems_colours(
+    css: str, policy: str, scheme: str
+) -> None:
     """An ink of the section's ground is one that is read on that ground, and not on whatever a rule lays behind its words."""
-    site = with_code('<p>Low</p><p><a class="b" href="page:home">On a ground of its own</a></p>', css, policy=policy)
+    site = with_code(
+        '<p>Low</p><p><a class="b" href="page:home">On a ground of its own</a></p>', css, policy=policy, scheme=scheme
+    )
 
     def failing(one: Site) -> list[str]:
         found = check_site(one).findings
