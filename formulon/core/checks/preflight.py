@@ -135,6 +135,8 @@ class Preflight:
         for proposal in one.mend(self.site, self.system, fact, verdict, one.options):
             self.go_on()
             changes = [change.model_dump() for change in proposal.changes]
+            if any(other.changes == changes for other in offered):  # two ways to the same
+                continue
             after = self._after(json.dumps(changes, sort_keys=True), proposal, page, finding.section, one)
             if after is None:
                 continue

@@ -38,6 +38,7 @@ from formulon.core.measure.serving import START, served
 WIDTHS = (320, 360, 768, 1280, 1920)
 HEIGHT = 900
 _PAGE_SECONDS = 20.0
+_ROUNDED = 1.02  # how much larger a box may be than what browsers tell of it
 _PAINT_SECONDS = 1.0  # until a browser tells of what it has painted; of some pictures it never does
 _MOST_SCREENS = 24  # of a page and a width on which pixels are read
 _PROBE = (resources.files("formulon.core.measure") / "probe.js").read_text(encoding="utf-8")
@@ -198,11 +199,16 @@ class _Heard:
     ended: bool = False
 
     def waits(self, seen: PageSeen) -> bool:
-        """Whether nothing was painted so far, or a picture of the first screen is larger than that."""
+        """Whether nothing was painted so far, or a picture of the first screen is larger than that, by more than browsers round."""
         size = self.largest.size if self.largest else 0.0
         return (not size and bool(seen.texts)) or any(
-            _in_sight(one.box, seen.inner) > size and not one.broken for one in seen.pictures
+            _in_sight(one.box, seen.inner) > size * _ROUNDED + 1 and not one.broken for one in seen.pictures
         )
+
+    def moved(self, told: dict[str, Any]) -> None:
+        """Another page is there: what was painted of the last one, all of which is told again at first, is of no account."""
+        if "parentId" not in told["frame"]:
+            self.largest = None
 
     def painted(self, told: dict[str, Any]) -> None:
         details = told["event"].get("lcpDetails")
@@ -226,6 +232,8 @@ async def _listen(line: CDPSession) -> _Heard:
     heard = _Heard()
     line.on("PerformanceTimeline.timelineEventAdded", heard.painted)
     line.on("Log.entryAdded", heard.logged)
+    line.on("Page.frameNavigated", heard.moved)
+    await line.send("Page.enable")
     await line.send("PerformanceTimeline.enable", {"eventTypes": ["largest-contentful-paint"]})
     await line.send("Log.clear")  # what was said of the page before
     await line.send("Log.enable")

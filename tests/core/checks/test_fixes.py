@@ -1,6 +1,9 @@
 """The whole way: a site with a defect of every kind, every fix applied, and the place checked again."""
 
+import json
 from dataclasses import replace
+
+import pytest
 
 from formulon.core.checks.findings import Finding, Report
 from formulon.core.checks.page_facts import MEASURED, PagePlace
@@ -10,6 +13,7 @@ from formulon.core.checks.rule import Verdict, rules
 from formulon.core.checks.runner import check
 from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.changes import Change, apply
+from formulon.core.site.documents import page_document
 from formulon.core.site.planning.planner import plan
 from formulon.core.site.site import Site
 from formulon.core.system.documents.identity import Identity
@@ -130,6 +134,18 @@ def test_a_site_with_every_defect(site: Site) -> None:
             system = resolve(changed.identity, changed.choices)
             after = check(predict(changed, system), system)
             assert count(after, finding) < count(report, finding), (finding.message, fix.label)
+
+
+@pytest.mark.parametrize("name", ["Quillmoor", "מצפה הכוכבים", "木霊工房", "Donaudampfschifffahrtsgesellschaft"])
+def test_no_change_is_offered_twice(name: str) -> None:
+    """Of a brand with nothing filled in, where what could be written instead is little."""
+    bare = plan(Identity(name=name))
+    empty = [{"op": "replace", "path": path, "value": ""} for path in ("/title", "/description")]
+    made = apply(bare, [Change(document=page_document(page.id), patch=empty) for page in bare.pages])
+    fixes = [finding.fixes for finding in check_site(made).findings if finding.rule == "publishing/title-description"]
+    assert len(fixes) == 2 * len(made.pages) and all(fixes)
+    for offered in fixes:
+        assert len({json.dumps(fix.changes) for fix in offered}) == len({fix.label for fix in offered}) == len(offered)
 
 
 def count(report: Report, finding: Finding) -> int:

@@ -1,6 +1,7 @@
 """Sites looked at by a browser: every seeded defect is found and nothing else; the browser reaches nothing, runs nothing and comes back after
 its end; and what it tells agrees with the site's own prediction."""
 
+import asyncio
 import json
 import os
 import signal
@@ -10,6 +11,7 @@ from collections.abc import Iterator
 from contextlib import suppress
 from http.server import BaseHTTPRequestHandler, ThreadingHTTPServer
 from pathlib import Path
+from urllib.parse import urlsplit
 
 import pytest
 import seeded
@@ -22,6 +24,7 @@ from formulon.core.measure import looking
 from formulon.core.measure.facts import Page
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.foreign import HELD, allowed_by, allowed_in, check_files
+from formulon.core.measure.serving import served
 from formulon.core.site.editions import rendered_all
 from formulon.core.site.languages import published
 from formulon.core.site.planning.planner import plan
@@ -49,6 +52,29 @@ def test_every_seeded_defect_is_found_and_clean_pages_are_clean() -> None:
         "contrast/dichromacy", "type/text-spacing", "layout/text-cut",
         "interaction/pointer-answered",  # a button's colours that are forced are so under the pointer, too
     }  # fmt: skip
+
+
+def test_the_largest_paint_is_of_the_page_itself() -> None:
+    """A browser tells again what it has painted of the page before; a smaller one after it has its own, and nobody waits for another."""
+    large, small = (
+        f'<img src="{name}.png" width="{wide}" height="{high}" alt="">'
+        for name, wide, high in (("a", 280, 170), ("b", 200, 120))
+    )
+    files = site(a=large, b=small, c="<p>Words alone.</p>", d=large)
+    picture = seeded.png(280, 170, (214, 205, 190)) + bytes(20_000)  # browsers leave out pictures of next to no bytes
+    sizes, data = (
+        {**of, **dict.fromkeys(("a.png", "b.png"), one)} for of, one in ((files.sizes, len(picture)), (files.data, picture))
+    )
+    files = SiteFiles(None, sizes, data)
+
+    async def all_of() -> list[str]:
+        with served(files) as server:
+            async with looking.browsing(server.server_address[1]) as browser:
+                tab = await (await looking.opened(browser, 320)).new_page()
+                seen = [await looking.looked(tab, path, looking.Views((320,), besides=False)) for path in files.pages * 3]
+        return [urlsplit(one.besides.largest.url).path if one.besides.largest else "none" for one in seen]
+
+    assert asyncio.run(all_of()) == ["/a.png", "/b.png", "", "/a.png"] * 3
 
 
 def test_pages_of_our_own_are_clean_and_agree_with_what_was_predicted(quillmoor: Identity) -> None:
