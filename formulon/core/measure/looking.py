@@ -259,17 +259,20 @@ async def _screen(line: CDPSession, part: _Part, top: int) -> bytes:
 
 
 async def _briefly(tab: Tab, line: CDPSession, width: int) -> EdgeSeen:
-    await _resize(line, width)
-    return EdgeSeen.model_validate_json(await tab.evaluate(_PROBE, {"brief": True, "whole": False}))
+    """What is seen of the layout alone. The page is asked while its window is still taking the width, and again if it was asked too soon."""
+    how = {"brief": True, "whole": False}
+    _, told = await asyncio.gather(_resize(line, width), tab.evaluate(_PROBE, how))
+    seen = EdgeSeen.model_validate_json(told)
+    return seen if seen.inner == width else EdgeSeen.model_validate_json(await tab.evaluate(_PROBE, how))
 
 
 async def _besides(tab: Tab, line: CDPSession, desk: int, views: Views) -> Besides:
     """What is seen of a page with wider spacing, under the pointer, under the keyboard and on paper."""
     made = Besides()
+    await tab.evaluate(_SPACED, True)
     for width in dict.fromkeys((views.widths[0], desk)):
-        await tab.evaluate(_SPACED, True)
         made.spaced[width] = await _briefly(tab, line, width)
-        await tab.evaluate(_SPACED, False)
+    await tab.evaluate(_SPACED, False)
     await tab.evaluate(_BESIDES, "rest")
     made.pointer = PointerSeen.model_validate_json(await tab.evaluate(_BESIDES, "pointer"))
     for way in ("rawKeyDown", "keyUp"):

@@ -3,6 +3,9 @@
 ({ brief, whole }) => {
   const INSIDE = 0.5;
   const root = document.documentElement;
+  // Boxes are told from the page's own corner.
+  scrollTo(0, 0);
+  const startX = scrollX, startY = scrollY;
   const style = new Map();
   const styleOf = (el, pseudo = '') => {
     const key = pseudo ? `${pseudo}` : '';
@@ -88,7 +91,7 @@
     if (made.position !== 'absolute' && made.position !== 'fixed') return false;
     const box = el.getBoundingClientRect();
     if ((box.width <= 2 && box.height <= 2) || made.clipPath === 'inset(50%)' || /rect\(0(px)?,? 0(px)?,? 0(px)?,? 0(px)?\)/.test(made.clip)) return true;
-    return box.right < 0 || box.bottom + scrollY < 0;
+    return box.right < 0 || box.bottom + startY < 0;
   };
   const PAINTED = /^(img|video|canvas|svg|iframe|object|embed|picture)$/;
   // Whether only pixels tell what an element draws: a picture, a gradient, a mixture, a veil.
@@ -160,13 +163,42 @@
     const words = [...el.childNodes].map((one) => (one.nodeType === 1 && one.getAttribute('aria-hidden') === 'true' ? '' : one.textContent)).join(' ');
     return [words, ...pictures, ...titles].join(' ').replace(/\s+/g, ' ').trim() || el.getAttribute('title')?.trim() || el.getAttribute('value')?.trim() || '';
   };
-  const box = (rect) => [rect.left + scrollX, rect.top + scrollY, rect.width, rect.height].map((one) => Math.round(one * 100) / 100);
+  const box = (rect) => [rect.left + startX, rect.top + startY, rect.width, rect.height].map((one) => Math.round(one * 100) / 100);
 
   const made = { texts: [], inText: [], empty: [], targets: [], pictures: [], links: [], fields: [], parts: [], out: [], looks: [], corners: [], shadows: [], drawn: [] };
   const seenParts = new Set();
   const everything = [...document.body.querySelectorAll('*')];
-  scrollTo(0, 0);
   const waiting = [];
+  // The parts from an element outwards that show less than what they hold.
+  const clippers = new Map();
+  const clippersOf = (el) => {
+    if (!el || el === document.body || el === root) return null;
+    let known = clippers.get(el);
+    if (known === undefined) {
+      const clips = styleOf(el), more = clippersOf(el.parentElement);
+      known = clips.overflowX === 'visible' && clips.overflowY === 'visible' ? more : { el, x: clips.overflowX, y: clips.overflowY, more };
+      clippers.set(el, known);
+    }
+    return known;
+  };
+  // What can be scrolled to is not cut, in whichever direction that goes.
+  const clipped = (el, left, right, bottom, size) => {
+    const found = { cut: false, beyond: false };
+    let across = true, down = true;
+    for (let one = clippersOf(el); one && (across || down); one = one.more) {
+      const edge = one.el.getBoundingClientRect(), folded = edge.width < 1 || edge.height < 1;
+      // A font's box is higher than its letters, and may reach over a tight line.
+      const beyondX = across && one.x !== 'visible' && (right > edge.right + 2 || left < edge.left - 2);
+      const beyondY = down && one.y !== 'visible' && bottom > edge.bottom + size() * 0.35;
+      found.beyond ||= folded || beyondX || beyondY;
+      if (folded) break;
+      found.cut ||= (/hidden|clip/.test(one.x) && beyondX) || (/hidden|clip/.test(one.y) && beyondY);
+      if (/auto|scroll/.test(one.x)) across = false;
+      if (/auto|scroll/.test(one.y)) down = false;
+    }
+    return found;
+  };
+  const cut = [];
   for (const el of everything) {
     if (/^(script|style|template|noscript|option)$/.test(el.localName) || el.closest('svg') || !shown(el)) continue;
     const nodes = own(el);
@@ -179,36 +211,28 @@
     }
     if (!rects.length) continue;
     const look = styleOf(el);
-    const text = nodes.map((one) => one.data).join(' ').replace(/\s+/g, ' ').trim();
     const left = Math.min(...rects.map((one) => one.left)), top = Math.min(...rects.map((one) => one.top));
     const right = Math.max(...rects.map((one) => one.right)), bottom = Math.max(...rects.map((one) => one.bottom));
+    const text = () => nodes.map((one) => one.data).join(' ').replace(/\s+/g, ' ').trim();
+    const held = clipped(el, left, right, bottom, () => parseFloat(look.fontSize));
+    if (brief) {
+      if (held.cut) cut.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), text: text().slice(0, 600) });
+      continue;
+    }
+    const words = text();
     const heading = el.closest('h1, h2, h3, h4, h5, h6, [role=heading]');
     const level = heading ? Number(heading.getAttribute('aria-level') ?? heading.localName[1]) || 2 : 0;
     const one = {
-      at: select(el), slot: slotOf(el), section: sectionOf(el), tag: el.localName, level, headed: heading ? select(heading) : '', text: text.slice(0, 600),
+      at: select(el), slot: slotOf(el), section: sectionOf(el), tag: el.localName, level, headed: heading ? select(heading) : '', text: words.slice(0, 600),
       color: parse(look.color), size: parseFloat(look.fontSize), weight: Number(look.fontWeight), family: look.fontFamily, italic: look.fontStyle !== 'normal',
       line: parseFloat(look.lineHeight) || 0, lines: linesOf(rects), box: box({ left, top, width: right - left, height: bottom - top }),
       room: (el.closest('p, li, dd, dt, td, th, h1, h2, h3, h4, h5, h6, figcaption, blockquote, div') ?? el).clientWidth,
-      disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null, upper: look.textTransform === 'uppercase' && text !== text.toUpperCase() ? true : text.length > 3 && text === text.toUpperCase() && text !== text.toLowerCase(),
-      block: select(blockOf(el)), cut: false, beyond: false, lang: langOf(el),
+      disabled: el.closest('[disabled], [aria-disabled=true]') !== null, told: false, veiled: veiled(el), inline: look.display.startsWith('inline'), led: el.closest('a, button') !== null, upper: look.textTransform === 'uppercase' && words !== words.toUpperCase() ? true : words.length > 3 && words === words.toUpperCase() && words !== words.toLowerCase(),
+      block: select(blockOf(el)), ...held, lang: langOf(el),
     };
-    // What can be scrolled to is not cut, in whichever direction that goes.
-    for (let outer = el, across = true, down = true; outer && outer !== document.body && (across || down); outer = outer.parentElement) {
-      const clips = styleOf(outer), inX = /hidden|clip/.test(clips.overflowX), inY = /hidden|clip/.test(clips.overflowY);
-      if (clips.overflowX === 'visible' && clips.overflowY === 'visible') continue;
-      const edge = outer.getBoundingClientRect(), folded = edge.width < 1 || edge.height < 1;
-      // A font's box is higher than its letters, and may reach over a tight line.
-      const beyondX = across && clips.overflowX !== 'visible' && (right > edge.right + 2 || left < edge.left - 2);
-      const beyondY = down && clips.overflowY !== 'visible' && bottom > edge.bottom + one.size * 0.35;
-      one.beyond ||= folded || beyondX || beyondY;
-      if (folded) break;
-      one.cut ||= (inX && beyondX) || (inY && beyondY);
-      if (/auto|scroll/.test(clips.overflowX)) across = false;
-      if (/auto|scroll/.test(clips.overflowY)) down = false;
-    }
     made.texts.push(one);
     const first = rects[0], last = rects[rects.length - 1];
-    waiting.push({ el, one, points: [...new Set([first, last])].flatMap((r) => [[r.left + Math.min(3, r.width / 2), r.top + r.height / 2], [r.right - Math.min(3, r.width / 2), r.top + r.height / 2]]).map(([x, y]) => [x + scrollX, y + scrollY]) });
+    waiting.push({ el, one, points: [...new Set([first, last])].flatMap((r) => [[r.left + Math.min(3, r.width / 2), r.top + r.height / 2], [r.right - Math.min(3, r.width / 2), r.top + r.height / 2]]).map(([x, y]) => [x + startX, y + startY]) });
     seenParts.add(one.section);
   }
   const outside = () => {
@@ -224,8 +248,7 @@
   };
   if (brief) {
     outside();
-    const cut = made.texts.filter((one) => one.cut).map(({ at, slot, section, text }) => ({ at, slot, section, text }));
-    return JSON.stringify({ wide: root.scrollWidth, out: made.out, cut });
+    return JSON.stringify({ inner: innerWidth, wide: root.scrollWidth, out: made.out, cut });
   }
   // Points are told only in sight: the page goes by, screen after screen.
   waiting.sort((a, b) => a.points[0][1] - b.points[0][1]);

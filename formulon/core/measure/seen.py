@@ -212,6 +212,7 @@ class CutSeen(SeenAt):
 class EdgeSeen(BaseModel):
     """A page at a width beside that at which its layout changes."""
 
+    inner: int
     wide: int
     out: list[OutSeen]
     cut: list[CutSeen]
