@@ -9,7 +9,7 @@ from typing import Any, Literal
 from formulon.core.checks.glance import NOTHING_SEEN, Glance
 from formulon.core.checks.page_facts import Fact, PagePlace, TextRun
 from formulon.core.checks.rule import Outcome, Rule, Severity, Verdict
-from formulon.core.checks.views import View
+from formulon.core.checks.views import NOTHING_HELD, Held, View
 from formulon.core.system.documents.checks import Waiver
 from formulon.core.system.system import System
 
@@ -93,7 +93,7 @@ class PageChecks:
 
     counts: Counter[str]
     found: list[tuple[Finding, Cause]]
-    kept: tuple[Fact, ...] = ()  # of a page, for the rules that look at the whole site
+    kept: Held = NOTHING_HELD  # of a page, for the rules that look at the whole site
     glance: Glance = NOTHING_SEEN
 
 

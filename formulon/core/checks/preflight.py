@@ -18,7 +18,7 @@ from formulon.core.checks.predict import Prediction, predict, predict_section
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.rule import Remedy, Rule
 from formulon.core.checks.runner import checked, checked_site
-from formulon.core.checks.views import KEPT, PageView
+from formulon.core.checks.views import Held, PageView
 from formulon.core.errors import FormulonError
 from formulon.core.site.backdrop import OpenBlob
 from formulon.core.site.changes import Change, apply, pointer
@@ -86,7 +86,11 @@ class Preflight:
 
     @cached_property
     def _whole(self) -> PageChecks:
-        return checked_site([fact for page in self.site.drawn for fact in self.page(page).kept], self.system, self.rules)
+        return checked_site(self.held(), self.system, self.rules)
+
+    def held(self) -> list[Held]:
+        """What is kept of all pages for the rules that look at the whole site."""
+        return [self.page(page).kept for page in self.site.drawn]
 
     def page(self, page: Page) -> PageChecks:
         """What the rules find on a page but for its header and footer. Its content is read once."""
@@ -106,9 +110,8 @@ class Preflight:
         if found is None:
             self.go_on()
             facts = list(facts_of())
-            kept = tuple(fact for fact in facts if isinstance(fact, KEPT))
             seen = glance(facts, self.system.schemes[0])
-            found = self.kept[key] = replace(checked(facts, self.system, self.rules), kept=kept, glance=seen)
+            found = self.kept[key] = replace(checked(facts, self.system, self.rules), kept=Held.of(facts), glance=seen)
         return found
 
     def finding(self, page_id: str, key: str) -> Finding | None:
@@ -186,7 +189,7 @@ class Preflight:
         changed = site.page(page.id)
         if one.whole:
             had = sum(finding.rule == one.id for finding, _ in self.whole().found)
-            return len(checked_site(predict(site, system, None, self.open_blob), system, [one]).found) < had, []
+            return len(checked_site(self._held_after(site, system), system, [one]).found) < had, []
         if changed is None:
             return True, []
         kept = [one for one in changed.sections if one.id == section]
@@ -203,6 +206,13 @@ class Preflight:
             if whole:
                 facts = [fact for fact in everything if fact.place.section == section]
         return self.left[name][one.id] < sum(finding.rule == one.id for finding, _ in before), facts
+
+    def _held_after(self, site: Site, system: System) -> list[Held]:
+        """What rules for the whole site look at after a proposal: pages that it does not touch are as they are kept."""
+        after = Preflight(site, system, self.open_blob, self.kept, self.gone)
+        if after.shared == self.shared:
+            return after.held()
+        return [Held.of(after.prediction.own(page)) for page in site.drawn]
 
 
 def _shared(site: Site) -> str:

@@ -19,7 +19,7 @@ from formulon.core.checks.findings import (
 from formulon.core.checks.page_facts import Fact, SectionHead
 from formulon.core.checks.profiles import ALL, Profile
 from formulon.core.checks.rule import Rule
-from formulon.core.checks.views import KEPT, PageView, SectionView, SiteView, pages_of, site_of
+from formulon.core.checks.views import Held, PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.system.documents.checks import Waiver
 from formulon.core.system.system import System
 
@@ -35,7 +35,7 @@ def check(
     """The findings of a profile's rules, or of those named, over facts. Those of the sections named by `frame`, which stand on
     every page, are told once. Without fixes: see `Preflight`."""
     facts, those = list(facts), those_of(profile, only)
-    return report_of([checked(facts, system, those), checked_site(facts, system, those)], frame, waivers)
+    return report_of([checked(facts, system, those), checked_site([Held.of(facts)], system, those)], frame, waivers)
 
 
 class Pagewise:
@@ -44,18 +44,17 @@ class Pagewise:
     def __init__(self, system: System, profile: Profile) -> None:
         self.system, self.rules = system, those_of(profile, None)
         self.made: list[tuple[Counter[str], list[Finding]]] = []
-        self.kept: list[Fact] = []
+        self.kept: list[Held] = []
 
     def checks_of(self, facts: Iterable[Fact]) -> PageChecks:
         """What the rules find on a page, to be added now or later."""
         held = list(facts)
-        kept = tuple(fact for fact in held if isinstance(fact, KEPT))
-        return replace(checked(held, self.system, self.rules), kept=kept)
+        return replace(checked(held, self.system, self.rules), kept=Held.of(held))
 
     def add(self, checks: PageChecks) -> None:
         """Adds what a page had; of its findings what they are about is let go."""
         self.made.append((checks.counts, [finding for finding, _ in checks.found]))
-        self.kept += checks.kept
+        self.kept.append(checks.kept)
 
     def report(self, frame: Sequence[str], waivers: Sequence[Waiver] = ()) -> Report:
         """What was found. `frame`: see `check`."""
@@ -90,10 +89,10 @@ def _alone(facts: Sequence[Fact]) -> Iterator[SectionView]:
             yield SectionView(head.place, head, tuple(own))
 
 
-def checked_site(facts: Sequence[Fact], system: System, those: Sequence[Rule]) -> PageChecks:
+def checked_site(parts: Iterable[Held], system: System, those: Sequence[Rule]) -> PageChecks:
     """The rules that look at the whole site."""
     whole = [one for one in those if one.whole]
-    site = site_of(facts) if whole else None
+    site = site_of(parts) if whole else None
     return _looked((site,) if site else (), {SiteView: whole}, system, Counter(), OrderedDict())
 
 

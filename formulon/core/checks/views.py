@@ -140,10 +140,32 @@ def pages_of(facts: Iterable[Fact]) -> Iterator[PageView]:
         yield PageView(head.place, head, made, frame)
 
 
-def site_of(facts: Iterable[Fact]) -> SiteView | None:
-    """The site that facts are about; None where there is no page."""
-    held = [fact for fact in facts if isinstance(fact, KEPT)]
-    pages = tuple(pages_of(held))
+@dataclass(frozen=True, eq=False)
+class Held:
+    """What is kept of a page, or of any facts, for the rules that look at the whole site; its views are made once, however often a
+    site is looked at in which it stands."""
+
+    facts: tuple[Fact, ...] = ()
+
+    @classmethod
+    def of(cls, facts: Iterable[Fact]) -> "Held":
+        return cls(tuple(fact for fact in facts if isinstance(fact, KEPT)))
+
+    @cached_property
+    def pages(self) -> tuple[PageView, ...]:
+        return tuple(pages_of(self.facts))
+
+
+NOTHING_HELD = Held()
+
+
+def site_of(parts: Iterable[Held]) -> SiteView | None:
+    """The site that what is kept of its pages is about; None where there is no page."""
+    parts = list(parts)
+    held = tuple(fact for part in parts for fact in part.facts)
+    pages = tuple(page for part in parts for page in part.pages)
+    if len({page.place.page for page in pages}) < len(pages):  # one in two schemes is one page
+        pages = tuple(pages_of(held))
     allowed = next((fact for fact in held if isinstance(fact, Allowed)), None)
     hosts = next((fact.hosts for fact in held if isinstance(fact, OtherHosts)), ())
-    return SiteView(pages[0].place, pages, allowed, hosts, tuple(held)) if pages else None
+    return SiteView(pages[0].place, pages, allowed, hosts, held) if pages else None

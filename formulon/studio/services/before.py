@@ -121,6 +121,6 @@ def report(brand: Brand) -> Report:
             made = work.checks_of([*page.facts(files, first, site.identity.name), *([allowed] if first else [])])
             _checks[f"{state} {key}"] = made
         work.add(_checks[f"{state} {key}"])
-        frames.update(part.place.section for part in _checks[f"{state} {key}"].kept if getattr(part, "frame", False))
+        frames.update(part.place.section for part in _checks[f"{state} {key}"].kept.facts if getattr(part, "frame", False))
     report = work.report(sorted(frames))
     return Report(report.counts, [replace(one, basis="measured") for one in report.findings])

@@ -11,7 +11,7 @@ from formulon.core.checks.predict import predict
 from formulon.core.checks.preflight import Preflight, check_site
 from formulon.core.checks.rule import Verdict, rules
 from formulon.core.checks.runner import check
-from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
+from formulon.core.checks.views import Held, PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.documents import page_document
 from formulon.core.site.planning.planner import plan
@@ -173,7 +173,7 @@ def test_counts_add_up(site: Site) -> None:
     facts = predict(made, resolve(made.identity, made.choices))
     report = check(facts, resolve(made.identity, made.choices))
     pages = list(pages_of(facts))
-    looked = [*facts, *pages, *(section for page in pages for section in page.sections), site_of(facts)]
+    looked = [*facts, *pages, *(section for page in pages for section in page.sections), site_of([Held.of(facts)])]
     outcomes = ("pass", "fail", "cannot-tell", "does-not-apply")
     assert sum(report.counts[name] for name in outcomes) == sum(
         sum(isinstance(one, rule.looks_at) for rule in rules().values()) for one in looked

@@ -13,7 +13,7 @@ from formulon.core.checks.profiles import PROFILES, Profile, profile_of
 from formulon.core.checks.rule import Verdict, rules
 from formulon.core.checks.rules.content.sentences import sentences
 from formulon.core.checks.runner import check
-from formulon.core.checks.views import PageView, SectionView, SiteView, pages_of, site_of
+from formulon.core.checks.views import Held, PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.geometry import rows_of
@@ -63,7 +63,7 @@ def test_facts_are_gathered_by_page_and_section(site: Site) -> None:
         assert sum(len(one.facts) for one in page.sections) == sum(
             fact.place.page == own.id and bool(fact.place.section) for fact in facts
         )
-    whole = site_of(facts)
+    whole = site_of([Held.of(facts)])
     assert whole is not None and len(whole.pages) == len(pages) and site_of([]) is None
 
 

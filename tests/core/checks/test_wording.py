@@ -23,7 +23,7 @@ from formulon.core.checks.page_facts import (
 from formulon.core.checks.preflight import Preflight, check_site
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.rule import rules
-from formulon.core.checks.views import site_of
+from formulon.core.checks.views import Held, site_of
 from formulon.core.checks.wording import with_wording
 from formulon.core.site.changes import Change, apply
 from formulon.core.site.site import Site
@@ -67,7 +67,7 @@ def test_any_text_in_any_language_is_looked_through(text: str, language: str, na
 
 def site_with(*facts: Fact) -> Any:
     head = PageHead(PagePlace("home", "", ""), "Home", "Home", "-", "en", True)
-    made = site_of([head, SectionHead(PagePlace("home", "a", ""), "text", "", ""), *facts])
+    made = site_of([Held.of([head, SectionHead(PagePlace("home", "a", ""), "text", "", ""), *facts])])
     assert made
     return made
 
