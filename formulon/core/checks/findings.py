@@ -3,7 +3,8 @@
 import hashlib
 from collections import Counter
 from collections.abc import Iterable, Iterator, Mapping, Sequence
-from dataclasses import asdict, dataclass, field, replace
+from dataclasses import asdict, dataclass, field, fields, replace
+from functools import cache
 from typing import Any, Literal
 
 from formulon.core.checks.glance import NOTHING_SEEN, Glance
@@ -143,7 +144,14 @@ _SHOWN = (
 
 
 def _shown(fact: Looked) -> Iterator[object]:
-    return (getattr(fact, name) for name in _SHOWN if hasattr(fact, name))
+    kind: type = type(fact)
+    return (getattr(fact, name) for name in _shown_by(kind))
+
+
+@cache
+def _shown_by(kind: type) -> tuple[str, ...]:
+    known = {one.name for one in fields(kind)} | set(dir(kind))
+    return tuple(name for name in _SHOWN if name in known)
 
 
 def both(known: tuple[Finding, Cause], finding: Finding, cause: Cause) -> tuple[Finding, Cause]:

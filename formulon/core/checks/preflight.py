@@ -17,7 +17,7 @@ from formulon.core.checks.page_facts import Fact
 from formulon.core.checks.predict import Prediction, predict, predict_section
 from formulon.core.checks.profiles import profile_of
 from formulon.core.checks.rule import Remedy, Rule
-from formulon.core.checks.runner import checked, checked_site
+from formulon.core.checks.runner import SiteChecks, checked, checked_site
 from formulon.core.checks.views import Held, PageView
 from formulon.core.errors import FormulonError
 from formulon.core.site.backdrop import OpenBlob
@@ -86,7 +86,12 @@ class Preflight:
 
     @cached_property
     def _whole(self) -> PageChecks:
-        return checked_site(self.held(), self.system, self.rules)
+        """What was found before is taken over, rule by rule, where nothing has changed that they ask for."""
+        key = f"{self.shared} whole"
+        last = self.kept.get(key)
+        made = checked_site(self.held(), self.system, self.rules, last if isinstance(last, SiteChecks) else None)
+        self.kept[key] = made
+        return made
 
     def held(self) -> list[Held]:
         """What is kept of all pages for the rules that look at the whole site."""

@@ -127,11 +127,11 @@ class Rule:
         if not isinstance(fact, self.looks_at) or not self.applies_if(fact):
             return "does-not-apply", []
         said = list(self.look(fact, self.options))
+        if not said:
+            return "pass", said
         unknown = {verdict.code for verdict in said} - set(self.messages)
         if unknown:
             raise LookupError(f"{self.id}: the code {unknown.pop()} has no message")
-        if not said:
-            return "pass", []
         return ("fail" if any(v.outcome == "fail" for v in said) else "cannot-tell"), said
 
 

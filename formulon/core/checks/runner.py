@@ -2,7 +2,7 @@
 
 from collections import Counter, OrderedDict
 from collections.abc import Iterable, Iterator, Mapping, Sequence
-from dataclasses import replace
+from dataclasses import dataclass, field, replace
 
 from formulon.core.checks.findings import (
     Cause,
@@ -18,7 +18,7 @@ from formulon.core.checks.findings import (
 )
 from formulon.core.checks.page_facts import Fact, SectionHead
 from formulon.core.checks.profiles import ALL, Profile
-from formulon.core.checks.rule import Rule
+from formulon.core.checks.rule import Outcome, Rule
 from formulon.core.checks.views import Held, PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.system.documents.checks import Waiver
 from formulon.core.system.system import System
@@ -89,11 +89,47 @@ def _alone(facts: Sequence[Fact]) -> Iterator[SectionView]:
             yield SectionView(head.place, head, tuple(own))
 
 
-def checked_site(parts: Iterable[Held], system: System, those: Sequence[Rule]) -> PageChecks:
-    """The rules that look at the whole site."""
-    whole = [one for one in those if one.whole]
-    site = site_of(parts) if whole else None
-    return _looked((site,) if site else (), {SiteView: whole}, system, Counter(), OrderedDict())
+@dataclass(frozen=True)
+class _Ruled:
+    """What one rule found on the whole site, and the kinds of facts that it asked for."""
+
+    rule: Rule
+    asked: frozenset[type]
+    checks: PageChecks
+
+
+@dataclass(frozen=True)
+class SiteChecks(PageChecks):
+    """What the rules found that look at the whole site, by rule, and what they looked at."""
+
+    parts: tuple[Held, ...] = ()
+    ruled: Mapping[str, _Ruled] = field(default_factory=dict)
+
+
+def checked_site(parts: Iterable[Held], system: System, those: Sequence[Rule], last: SiteChecks | None = None) -> SiteChecks:
+    """The rules that look at the whole site. Where `last` is what they found before, under the same system, a rule is asked again only
+    where facts of a kind that it asks for are others."""
+    parts, ruled = tuple(parts), dict[str, _Ruled]()
+    site = site_of(parts)
+    known = last.ruled if last and len(last.parts) == len(parts) else {}
+    moved = [(old, new) for old, new in zip(last.parts, parts, strict=True) if old is not new] if last and known else []
+    for one in those:
+        if not one.whole or site is None:
+            continue
+        had = known.get(one.id)
+        if had and had.rule == one and all(old.same(new, had.asked) for old, new in moved):
+            found: list[tuple[Finding, Cause]] = [
+                (finding, (one, site, verdict)) for finding, (_, _, verdict) in had.checks.found
+            ]
+            ruled[one.id] = replace(had, checks=replace(had.checks, found=found))
+            continue
+        site.asked.clear()
+        checks = _looked((site,), {SiteView: [one]}, system, Counter(), OrderedDict())
+        ruled[one.id] = _Ruled(one, frozenset(site.asked), checks)
+    counts: Counter[str] = Counter()
+    for had in ruled.values():
+        counts.update(had.checks.counts)
+    return SiteChecks(counts, [pair for had in ruled.values() for pair in had.checks.found], parts=parts, ruled=ruled)
 
 
 def _looked(
@@ -103,10 +139,11 @@ def _looked(
     counts: Counter[str],
     found: OrderedDict[str, tuple[Finding, Cause]],
 ) -> PageChecks:
+    outcomes: list[Outcome] = []
     for fact in looked:
-        for one in by_type.get(type(fact), []):
+        for one in by_type.get(type(fact), ()):
             outcome, verdicts = one.verdicts(fact)
-            counts[outcome] += 1
+            outcomes.append(outcome)
             for verdict in verdicts:
                 finding = finding_of(one, fact, verdict)
                 known = found.get(finding.key)
@@ -114,5 +151,6 @@ def _looked(
                     found[finding.key] = finding, (one, fact, verdict)
                 else:
                     found[finding.key] = both(known, finding, (one, fact, verdict))
+    counts.update(outcomes)
     told = [(told_in(finding, system), cause) for finding, cause in found.values()]
     return PageChecks(counts, told)

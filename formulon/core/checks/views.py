@@ -2,8 +2,8 @@
 several rules ask of them is worked out once."""
 
 from collections import defaultdict
-from collections.abc import Iterable, Iterator, Mapping
-from dataclasses import dataclass
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
 from functools import cached_property
 from typing import TypeVar
 
@@ -80,38 +80,81 @@ class PageView:
                 found[" ".join(one.label.casefold().split())].append(one)
         return {label: tuple(those) for label, those in found.items()}
 
+    @cached_property
+    def styles(self) -> tuple[Style, ...]:
+        """How its texts are set."""
+        return tuple(one for section in self.sections for one in section.facts if isinstance(one, Style))
+
 
 @dataclass(frozen=True, eq=False)
 class SiteView:
-    """All pages of a site, with what is kept of their facts."""
+    """All pages of a site, with what is kept of their facts. It notes the kinds of facts that it was asked for: a rule finds the same as
+    long as they stay the same."""
 
     place: PagePlace
-    pages: tuple[PageView, ...]
-    allowed: Allowed | None = None
-    hosts: tuple[str, ...] = ()  # others that it asks for something
-    held: tuple[Fact, ...] = ()  # all that is kept of it, in the order of the pages
+    every: tuple[PageView, ...]
+    parts: tuple["Held", ...]
+    asked: set[type] = field(default_factory=set)
 
     def all_of(self, kind: type[F]) -> tuple[F, ...]:
         """The facts of a kind, page by page."""
+        self.asked.add(kind)
         return self._by_kind.get(kind, ())  # type: ignore[return-value]
 
     @cached_property
     def _by_kind(self) -> dict[type, tuple[Fact, ...]]:
         made: dict[type, list[Fact]] = defaultdict(list)
-        for one in self.held:
-            made[type(one)].append(one)
+        for part in self.parts:
+            for kind, those in part.by_kind.items():
+                made[kind] += those
         return {kind: tuple(those) for kind, those in made.items()}
 
-    @cached_property
+    @property
+    def pages(self) -> tuple[PageView, ...]:
+        """Its pages, with anything of them."""
+        self.asked.update(KEPT)
+        return self.every
+
+    @property
+    def heads(self) -> tuple[PageHead, ...]:
+        """The heads of its pages, each once."""
+        self.asked.add(PageHead)
+        return tuple(page.head for page in self.every)
+
+    @property
+    def led(self) -> Iterator[tuple[PageHead, Mapping[str, tuple[Destination, ...]]]]:
+        """Where the labels of each page lead."""
+        self.asked.update((PageHead, SectionHead, Destination))
+        return ((page.head, page.led) for page in self.every)
+
+    @property
+    def allowed(self) -> Allowed | None:
+        return next(iter(self.all_of(Allowed)), None)
+
+    @property
+    def hosts(self) -> tuple[str, ...]:
+        """Others that it asks for something."""
+        return next((one.hosts for one in self.all_of(OtherHosts)), ())
+
+    @property
     def frames(self) -> frozenset[str]:
         """The sections that every page has."""
-        return frozenset(name for page in self.pages for name in page.frame)
+        self.asked.add(SectionHead)
+        return self._frames
 
     @cached_property
+    def _frames(self) -> frozenset[str]:
+        return frozenset(name for page in self.every for name in page.frame)
+
+    @property
     def styles(self) -> tuple[Style, ...]:
         """How all texts are set, page by page."""
-        held = (one for page in self.pages for section in page.sections for one in section.facts)
-        return tuple(one for one in held if isinstance(one, Style))
+        self.asked.update((SectionHead, Style))
+        return self._styles
+
+    @cached_property
+    def _styles(self) -> tuple[Style, ...]:
+        return tuple(one for page in self.every for one in page.styles)
 
 
 View = SectionView | PageView | SiteView
@@ -155,17 +198,25 @@ class Held:
     def pages(self) -> tuple[PageView, ...]:
         return tuple(pages_of(self.facts))
 
+    @cached_property
+    def by_kind(self) -> Mapping[type, Sequence[Fact]]:
+        made: dict[type, list[Fact]] = defaultdict(list)
+        for one in self.facts:
+            made[type(one)].append(one)
+        return made
+
+    def same(self, other: "Held", kinds: Iterable[type]) -> bool:
+        """Whether it has the same facts of some kinds."""
+        return all(self.by_kind.get(kind, ()) == other.by_kind.get(kind, ()) for kind in kinds)
+
 
 NOTHING_HELD = Held()
 
 
 def site_of(parts: Iterable[Held]) -> SiteView | None:
     """The site that what is kept of its pages is about; None where there is no page."""
-    parts = list(parts)
-    held = tuple(fact for part in parts for fact in part.facts)
+    parts = tuple(parts)
     pages = tuple(page for part in parts for page in part.pages)
     if len({page.place.page for page in pages}) < len(pages):  # one in two schemes is one page
-        pages = tuple(pages_of(held))
-    allowed = next((fact for fact in held if isinstance(fact, Allowed)), None)
-    hosts = next((fact.hosts for fact in held if isinstance(fact, OtherHosts)), ())
-    return SiteView(pages[0].place, pages, allowed, hosts, held) if pages else None
+        pages = tuple(pages_of(fact for part in parts for fact in part.facts))
+    return SiteView(pages[0].place, pages, parts) if pages else None

@@ -24,6 +24,7 @@ _SAMPLE = 60
 _TIME = re.compile(r"\b([01]?\d|2[0-3]):[0-5]\d\b(?!\s*[ap]\.?m)|\b(1[0-2]|[1-9])(?:[:.][0-5]\d)?\s?[ap]\.?m\b", re.IGNORECASE)
 _NUMERIC = re.compile(r"\b\d{4}-\d{2}-\d{2}\b|\b[0-3]?\d\.[01]?\d\.(?:\d{4}|\d{2})\b|\b[0-3]?\d/[0-3]?\d/(?:\d{4}|\d{2})\b")
 _PHONE = re.compile(r"(?<![\w.,-])\+?\(?\d[\d\s()/–-]{6,20}\d(?![\w-])")
+_DIGIT, _QUOTE = re.compile(r"\d"), re.compile(r"[\"“„«»]")
 _QUOTES = re.compile(r"(?<!\w)(\"[^\"]{2,200}\"|“[^”]{2,200}”|„[^“”]{2,200}[“”]|«[^»]{2,200}»|»[^«]{2,200}«)(?!\w)")
 
 
@@ -59,10 +60,11 @@ def _of_run(run: TextRun, framed: bool, name: str) -> Iterator[Fact]:
 
 
 def _spelled(place: PagePlace, text: str, language: str, name: str) -> Iterator[Spelling]:
-    if any(one.isdigit() for one in text):
+    if _DIGIT.search(text):
         yield from _numbers(place, text, language)
-    for found in _QUOTES.finditer(text):
-        yield Spelling(place, "quotation", found[0][0] + found[0][-1], found[0][:_SAMPLE])
+    if _QUOTE.search(text):
+        for found in _QUOTES.finditer(text):
+            yield Spelling(place, "quotation", found[0][0] + found[0][-1], found[0][:_SAMPLE])
     if name and name.casefold() in text.casefold():
         for found in _named(name).finditer(text):
             if found[0] != name and not found[0].isupper() and not found[0].islower():

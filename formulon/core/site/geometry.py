@@ -100,6 +100,7 @@ def content_width(system: System, viewport: float) -> float:
     return min(px(system, "space/container", viewport), viewport - 2 * margin)
 
 
+@lru_cache(maxsize=4096)
 def general(slot: str) -> str:
     """The path of a slot without the number of its item: "items/0/title" is "items/title"."""
     parts = slot.split("/")

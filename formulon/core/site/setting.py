@@ -6,7 +6,8 @@ from collections.abc import Iterator, Mapping
 from functools import lru_cache
 
 from formulon.core.site.geometry import Box, box_width, boxes_of, general
-from formulon.core.site.layout import HEADINGS, class_of
+from formulon.core.site.kind import Kind
+from formulon.core.site.layout import HEADINGS, Layout, class_of
 from formulon.core.site.site import Section, Width
 from formulon.core.site.values import PLACEHOLDER
 from formulon.core.system.system import Step, System
@@ -28,10 +29,14 @@ MOST_LINES = 3  # of a headline (common practice); what grows keeps to it at eve
 
 def step_of(section: Section, slot: str) -> str:
     """The step of a text slot ("heading", "items/0/title") in its section's layout."""
-    parts = slot.split("/")
-    found = section.catalogue.slots[parts[0]]
-    found = found.items[parts[2]] if len(parts) == 3 else found
-    return section.declared.steps.get(general(slot), found.step)
+    return _step(section.catalogue, section.declared, general(slot))
+
+
+@lru_cache(maxsize=4096)
+def _step(kind: Kind, layout: Layout, slot: str) -> str:
+    name, _, part = slot.partition("/")
+    found = kind.slots[name]
+    return layout.steps.get(slot, (found.items[part] if part else found).step)
 
 
 def tag_of(section: Section, slot: str) -> str:

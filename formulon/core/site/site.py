@@ -343,6 +343,10 @@ class Site(Model):
         ]
 
     @cached_property
+    def _by_id(self) -> dict[str, Page]:
+        return {page.id: page for page in reversed(self.drawn)}
+
+    @cached_property
     def targets(self) -> frozenset[tuple[str, str]]:
         """The sections that a button, a link or the menu leads to, by page and section."""
         written = json.dumps([one.content for page in self.pages for one in page.sections] + [self.frame.header.content])
@@ -352,7 +356,7 @@ class Site(Model):
 
     def model_copy(self, *, update: Mapping[str, Any] | None = None, deep: bool = False) -> Self:
         made = super().model_copy(update=update, deep=deep)
-        for derived in ("grounded", "drawn", "targets", "_system"):  # which follow from what may have been changed
+        for derived in ("grounded", "drawn", "_by_id", "targets", "_system"):  # which follow from what may have been changed
             made.__dict__.pop(derived, None)
         return made
 
@@ -445,7 +449,7 @@ class Site(Model):
 
     def page(self, page_id: str) -> Page | None:
         """The page of that id, as it is drawn."""
-        return next((page for page in self.drawn if page.id == page_id), None)
+        return self._by_id.get(page_id)
 
     def asset(self, asset_id: str) -> Asset | None:
         return next((asset for asset in self.assets if asset.id == asset_id), None)

@@ -12,7 +12,7 @@ from formulon.core.checks.preflight import Preflight, check_site
 from formulon.core.checks.profiles import PROFILES, Profile, profile_of
 from formulon.core.checks.rule import Verdict, rules
 from formulon.core.checks.rules.content.sentences import sentences
-from formulon.core.checks.runner import check
+from formulon.core.checks.runner import SiteChecks, check
 from formulon.core.checks.views import Held, PageView, SectionView, SiteView, pages_of, site_of
 from formulon.core.site.catalogue import CATALOGUE
 from formulon.core.site.changes import Change, apply
@@ -183,10 +183,63 @@ def test_pages_that_are_kept_are_still_looked_at_together(site: Site) -> None:
     kept: dict[str, Any] = {}
     first = Preflight(two, kept=kept).report()
     again = Preflight(two, kept=kept)
-    assert again.report() == first and len(kept) == len(site.pages) + 1, "every page, and the frame once"
+    assert again.report() == first and len(kept) == len(site.pages) + 2, (
+        "every page, the frame once, and what is found over all"
+    )
     (finding,) = [one for one in first.findings if one.rule == "links/label-across-pages"]
     assert again.finding(finding.page, finding.key) == finding and again.fixes(finding)
     assert again.finding(site.pages[0].id, finding.key) is None
+
+
+def test_a_rule_for_the_whole_site_finds_the_same_with_nothing_but_what_it_asks_for(site: Site) -> None:
+    """So it is not asked again while that stays the same. What has defects shows it."""
+    bad = section(
+        "a", link=LINK, heading="It is 5 pm. On 3/4/2026, at 17:30", text='It “said” "so" on 3 April 2026: 01632 960147. ' * 3
+    )
+    other = section("c", link=LINK | {"to": "page:contact"}, heading="A Heading Where Every Word Begins Large.")
+    made = with_sections(with_sections(site, bad, *(section(f"s-{number}") for number in range(6))), bad, page=1)
+    made = with_sections(made, other, page=2)
+    made = made.model_copy(update={"pages": [page.model_copy(update={"title": "Alike"}) for page in made.pages]})
+    facts = predict(made, made.system())
+    held, found = [Held.of(facts)], set[str]()
+    for one in (one for one in rules().values() if one.whole):
+        view = site_of(held)
+        assert view
+        outcome, verdicts = one.verdicts(view)
+        kinds = {*view.asked, PageHead}  # without which there is no page
+        less = site_of([Held.of(fact for fact in facts if type(fact) in kinds)])
+        assert less and one.verdicts(less) == (outcome, verdicts), one.id
+        found |= {one.id} if verdicts else set()
+    assert found >= {"content/repeated", "content/written-alike", "links/label-across-pages", "publishing/titles-apart"}
+
+
+def test_only_rules_of_which_something_has_changed_are_asked_again(site: Site) -> None:
+    kept: dict[str, Any] = {}
+    made = with_sections(site, section("a", link=LINK), section("b", link=LINK | {"to": "page:contact"}))
+    before = Preflight(made, kept=kept).whole()
+    page = made.pages[0]
+    texts = [page.model_copy(deep=True) for _ in range(3)]
+    texts[0].sections[1].content["heading"] = "Another headline"
+    texts[1].sections[1].content["link"] = LINK | {"to": "page:contact"}
+    texts[2].sections[2].content["text"] = "Said at such length that it is a passage: " * 4
+    asked_again = []
+    for other in texts:
+        job = Preflight(made.model_copy(update={"pages": [other, *made.pages[1:]]}), kept=kept)
+        after = job.whole()
+        assert isinstance(before, SiteChecks) and isinstance(after, SiteChecks)
+        assert job.report() == Preflight(job.site).report()
+        asked_again.append(
+            {name for name, one in after.ruled.items() if one.checks.counts is not before.ruled[name].checks.counts}
+        )
+        before = after
+    heading, link, passage = asked_again
+    assert "consistency/full-stops" in heading and not heading & {
+        "links/orphan-page",
+        "content/repeated",
+        "brand/colors-present",
+    }
+    assert {"links/orphan-page", "links/label-across-pages"} <= link and "content/repeated" not in link
+    assert "content/repeated" in passage
 
 
 def test_a_verdict_may_say_where_it_is() -> None:

@@ -22,7 +22,7 @@ def colors_present(site: SiteView, options: Mapping[str, float]) -> Iterator[Ver
     exact = [pair for one in held for pair in one.exact]
     if len(exact) > options["named"]:  # a palette of many is for pictures and diagrams
         return
-    drawn = {color.lower() for one in held for color in one.colors}
+    drawn = {color.lower() for color in set().union(*(one.colors for one in held))}
     for name, value in exact:
         if value.lower() not in drawn:
             yield Verdict("absent", values={"name": name, "value": value, "text": value})

@@ -1,6 +1,7 @@
 """Headings of a language that does not ask for it begin their words in one way (common practice)."""
 
 from collections.abc import Iterator, Mapping
+from functools import lru_cache
 
 from formulon.core.checks.page_facts import Heading
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
@@ -24,7 +25,7 @@ _LANGUAGES = ("en", "fr", "es", "it", "pt", "nl", "cy")  # which have small noun
     },
 )
 def capitals_of_words(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
-    if site.pages[0].head.language.split("-")[0].lower() not in _LANGUAGES:
+    if site.heads[0].language.split("-")[0].lower() not in _LANGUAGES:
         return
     held = [one for one in site.all_of(Heading) if one.level and one.place.section not in site.frames]
     told = [(one, kind) for one in held if (kind := _kind(one.bare or one.text))]
@@ -37,6 +38,7 @@ def capitals_of_words(site: SiteView, options: Mapping[str, float]) -> Iterator[
                 yield Verdict(code, values=values, place=one.place)
 
 
+@lru_cache(maxsize=8192)
 def _kind(text: str) -> str:
     """How a heading begins its longer words after the first; empty where that is not told."""
     words = [word for word in text.split()[1:] if len(word) > _SMALL and word[0].isalpha() and not word.isupper()]

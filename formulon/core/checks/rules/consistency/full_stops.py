@@ -52,8 +52,11 @@ def full_stops(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict
 
 
 def _apart(those: Sequence[Heading], what: str, options: Mapping[str, float]) -> Iterator[Verdict]:
-    ended = [one for one in those if one.text.rstrip().endswith(_STOPS) and not one.text.rstrip().endswith("..")]
-    for few, code in ((ended, "stop"), ([one for one in those if one not in ended], "none")):
+    parted: tuple[list[Heading], list[Heading]] = ([], [])
+    for one in those:
+        end = one.text.rstrip()
+        parted[end.endswith(_STOPS) and not end.endswith("..")].append(one)
+    for few, code in ((parted[True], "stop"), (parted[False], "none")):
         rest = len(those) - len(few)
         if few and rest >= options["least"] and len(few) <= options["most"] * len(those):
             for one in few:

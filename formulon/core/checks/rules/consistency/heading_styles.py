@@ -24,8 +24,9 @@ def _set(one: Style, inked: bool) -> tuple[float, int, str, str]:
 )
 def heading_styles(section: SectionView, options: Mapping[str, float]) -> Iterator[Verdict]:
     """Those that are set as few of their level are, each way once."""
-    for level in range(2, 7):
-        held = [one for one in section.facts if isinstance(one, Style) and one.level == level]
+    leveled = [one for one in section.facts if isinstance(one, Style) and 2 <= one.level <= 6]
+    for level in sorted({one.level for one in leveled}):
+        held = [one for one in leveled if one.level == level]
         # On another ground the same heading has another ink.
         one_ground = len({one.ground for one in held}) == 1
         counts = Counter(_set(one, one_ground) for one in held)

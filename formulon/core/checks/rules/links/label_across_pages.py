@@ -30,10 +30,10 @@ def mend(site: Site, system: System, whole: SiteView, verdict: Verdict, options:
 def label_across_pages(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     """What differs within a page is that page's matter."""
     by_label: dict[str, list[tuple[str, Destination]]] = defaultdict(list)
-    for page in site.pages:
-        for label, those in page.led.items():
+    for head, led in site.led:
+        for label, those in led.items():
             if len({one.to for one in those if one.to}) == 1:
-                by_label[label].append((page.head.name, next(one for one in those if one.to)))
+                by_label[label].append((head.name, next(one for one in those if one.to)))
     for (name, first), *others in by_label.values():
         for _, other in others:
             if other.to != first.to:

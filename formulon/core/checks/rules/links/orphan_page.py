@@ -17,13 +17,13 @@ from formulon.core.checks.views import SiteView
     messages={"orphan": "Nothing on the site leads to “{name}”."},
 )
 def orphan_page(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
-    if len(site.pages) < 2:
+    if len(site.heads) < 2:
         return
     led = {
         one.to.removeprefix("page:").partition("#")[0]
         for one in site.all_of(Destination)
         if one.alive and one.to.removeprefix("page:").partition("#")[0] != one.place.page
     }
-    for page in site.pages:
-        if page.place.page not in led and not page.head.first and not page.head.alone:
-            yield Verdict("orphan", values={"name": page.head.name, "text": page.place.page}, place=page.place)
+    for head in site.heads:
+        if head.place.page not in led and not head.first and not head.alone:
+            yield Verdict("orphan", values={"name": head.name, "text": head.place.page}, place=head.place)

@@ -19,8 +19,8 @@ from formulon.core.checks.views import SiteView
 )
 def titles_apart(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
     by_title: dict[str, list[PageHead]] = defaultdict(list)
-    for page in site.pages:
-        by_title[" ".join(page.head.title.casefold().split())].append(page.head)
+    for head in site.heads:
+        by_title[" ".join(head.title.casefold().split())].append(head)
     for title, heads in by_title.items():
         if title and len(heads) > 1:
             values = {"count": len(heads), "title": heads[0].title[:80], "other": heads[1].name, "text": title}
