@@ -1,14 +1,14 @@
 """The facts of a section in the designer's own HTML and CSS: its texts in their colours, its links, its pictures, what is not taken."""
 
 import re
-from collections.abc import Callable, Iterable, Iterator
+from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import replace
 from functools import cache, partial
-from typing import TYPE_CHECKING
+from typing import TYPE_CHECKING, Any
 
 from formulon.core.checks.own_cascade import own_colors, own_texts, painted
 from formulon.core.checks.page_facts import Destination, Fact, OwnCode, PagePlace, PictureFact
-from formulon.core.checks.rule import SAID, Remedy
+from formulon.core.checks.rule import SAID, Remedy, Verdict
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.difference import difference
 from formulon.core.color.parse import parse_color
@@ -33,7 +33,7 @@ if TYPE_CHECKING:
 _SETS_SIZE = re.compile(r"\bfont(-size)?\s*:")
 INKS = ("heading", "body", "quiet", "link")  # of a ground, for texts
 _STEPS = ("h2", "h3")
-_STATE = re.compile(r":(?:hover|focus|focus-visible|focus-within|active)\b")
+STATE = re.compile(r":(?:hover|focus|focus-visible|focus-within|active)\b")
 _COLORING = frozenset(
     (
         "color",
@@ -108,7 +108,7 @@ def colors_on(system: System, ground: str, scheme: Scheme | None = None) -> dict
 
 def from_system(site: Site, system: System, place: PagePlace) -> Iterator[Remedy]:
     """Each colour that is written out in the own CSS at a place, as the nearest of the system's on the section's ground."""
-    section = _of_code(site, place)
+    section = of_code(site, place)
     if section is None:
         return
     in_all = [
@@ -143,6 +143,11 @@ def from_system(site: Site, system: System, place: PagePlace) -> Iterator[Remedy
         yield Remedy("Take the nearest colours of the system", (change,))
 
 
+def from_system_at(site: Site, system: System, fact: Any, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
+    """The same, for rules whose verdicts say where they stand."""
+    yield from from_system(site, system, verdict.place or fact.place)
+
+
 def _colors(value: str) -> list[str]:
     """The colours that are written out in a value."""
     found: list[str] = []
@@ -158,11 +163,11 @@ def _colors(value: str) -> list[str]:
 def as_at_rest(site: Site, place: PagePlace) -> Iterator[Remedy]:
     """The own CSS at a place without what its rules for pointer and keyboard do to colours."""
 
-    if _of_code(site, place) is None:
+    if of_code(site, place) is None:
         return
 
     def kept(one: Declared) -> str:
-        moved = all(_STATE.search(selector) for selector in one.selectors.split(","))
+        moved = all(STATE.search(selector) for selector in one.selectors.split(","))
         return "" if moved and one.name in _COLORING else one.value
 
     change = rewritten(site, place, lambda own: {"css": tidied(own["css"], kept)})
@@ -170,7 +175,7 @@ def as_at_rest(site: Site, place: PagePlace) -> Iterator[Remedy]:
         yield Remedy("Let colours be as they are at rest", (change,))
 
 
-def _of_code(site: Site, place: PagePlace) -> Section | None:
+def of_code(site: Site, place: PagePlace) -> Section | None:
     """The section at a place, where that is own HTML and CSS."""
     section = site.section(place.page, place.section)
     return section if section is not None and section.catalogue.slot(general(place.slot)).type == "code" else None

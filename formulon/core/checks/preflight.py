@@ -161,8 +161,10 @@ class Preflight:
         one, fact, verdict = cause
         place = verdict.place or fact.place
         section = self.site.section(place.page, place.section)
-        # A browser names by a selector what has no slot of its own; nothing can be put there.
-        if section is None or place.slot.partition("/")[0] not in section.catalogue.slots:
+        # A browser names by a selector what has no slot of its own; nothing can be put there. The site as a whole has no place.
+        if not (one.whole and not place.section) and (
+            section is None or place.slot.partition("/")[0] not in section.catalogue.slots
+        ):
             return []
         for proposal in one.mend(self.site, self.system, fact, verdict, one.options):
             self.go_on()

@@ -56,9 +56,13 @@ class Pagewise:
         self.made.append((checks.counts, [finding for finding, _ in checks.found]))
         self.kept.append(checks.kept)
 
+    def whole(self) -> "SiteChecks":
+        """What the rules find that look at all the pages that were added."""
+        return checked_site(self.kept, self.system, self.rules)
+
     def report(self, frame: Sequence[str], waivers: Sequence[Waiver] = ()) -> Report:
         """What was found. `frame`: see `check`."""
-        whole = checked_site(self.kept, self.system, self.rules)
+        whole = self.whole()
         return reported([*self.made, (whole.counts, [finding for finding, _ in whole.found])], frame, waivers)
 
 

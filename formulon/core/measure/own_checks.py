@@ -138,6 +138,10 @@ class OwnChecks:
         checks = self.kept.get(self._key(page))
         return next((cause for finding, cause in checks.found if finding.key == key), None) if checks else None
 
+    def whole_cause(self, key: str) -> Cause | None:
+        """What a finding of all pages together is about; None where there is none."""
+        return next((cause for finding, cause in self.pagewise.whole().found if finding.key == key), None)
+
     def report(self) -> Report:
         """What was found on the pages that were added."""
         report = self.pagewise.report(self.site.frame.ids, self.site.checks.waivers)

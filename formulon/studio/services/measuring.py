@@ -70,6 +70,12 @@ def found(brand: Brand, key: str) -> tuple[SiteFiles, str, Views] | None:
 
 def over(brand: Brand, site: Site, predicted: Report, folder: str = "") -> Report:
     """What was predicted of a site in the language of a folder, with what was measured of it laid over it."""
+    work = _seen(brand, site, folder)
+    return laid_over(predicted, work.report()) if work.pages else predicted
+
+
+def _seen(brand: Brand, site: Site, folder: str) -> OwnChecks:
+    """The checks of all pages in the language of a folder that a browser has seen as they are now."""
     own = _own(site)
     pages = [one for one in own.pages if one.folder == folder]
     work = OwnChecks(published(site)[folder], own, _checks)
@@ -79,20 +85,14 @@ def over(brand: Brand, site: Site, predicted: Report, folder: str = "") -> Repor
         if one.key in there:
             data = seen.get(one.key)
             work.add(one, unpacked(data, one.page) if data else None)
-    return laid_over(predicted, work.report()) if work.pages else predicted
+    return work
 
 
 def cause(brand: Brand, site: Site, page_id: str, key: str) -> Cause | None:
-    """What a finding of a page is about that a browser saw; None where there is none."""
-    own = _own(site)
-    work = OwnChecks(site, own, _checks)
-    for one in own.pages:
-        if (one.folder, one.page) == ("", page_id):
-            if not work.knows(one) and (data := measurements.seen_under(brand, [one.key]).get(one.key)):
-                work.add(one, unpacked(data, one.page))
-            if made := work.cause(one, key):
-                return made
-    return None
+    """What a finding that a browser saw is about, of a page or of all pages together; None where there is none."""
+    work = _seen(brand, site, "")
+    those = (one for one in work.own.pages if (one.folder, one.page) == ("", page_id))
+    return next((made for one in those if (made := work.cause(one, key))), None) or work.whole_cause(key)
 
 
 def first_screens(brand: Brand, page_id: str, scheme: Scheme) -> dict[int, list[GlanceSeen]] | None:

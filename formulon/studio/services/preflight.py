@@ -48,10 +48,7 @@ def fixes(brand: Brand, page: str, key: str, gone: Callable[[], bool]) -> list[F
     if finding:
         return work.fixes(finding)
     seen = measuring.cause(brand, work.site, page, key)
-    if seen:
-        return work.untried(seen)
-    # One of the whole site, of which nothing is kept but what is told.
-    return [] if any((one.page, one.key) == (page, key) for one in report(brand, work).findings) else None
+    return work.untried(seen) if seen else None
 
 
 def mendings(brand: Brand, gone: Callable[[], bool]) -> list[Mending]:

@@ -172,6 +172,48 @@ def test_the_same_layout_does_not_stand_three_times(site: Site, layouts: tuple[s
         assert len(findings[0].fixes) == (2 if len(layouts) < 7 else 0), "one change leaves three on both sides of seven"
 
 
+def test_what_is_told_of_the_whole_site_is_mended_where_it_stands(site: Site) -> None:
+    """Each fix is tried by `found`; what it does to the site is told here."""
+    passage = "Said at such length that it is a passage, and said once more on another page: " * 2
+    twice = with_sections(with_sections(site, section("a", text=passage)), section("b", text=passage), page=1)
+    (one,) = found(twice, "content/repeated")
+    assert [fix.label for fix in one.fixes] == ["Take it out here"] and one.page == site.pages[1].id
+
+    alike = site.model_copy(update={"pages": [page.model_copy(update={"title": "Alike "}) for page in site.pages]})
+    (one,) = found(alike, "publishing/titles-apart")
+    mended = apply(alike, [Change.model_validate(change) for change in one.fixes[0].changes])
+    assert len({page.title for page in mended.pages}) == len(site.pages) and mended.pages[0].title.endswith(site.identity.name)
+
+    alone = site.model_copy(deep=True)
+    alone.pages[-1].menu = False
+    for page in alone.pages:
+        for each in page.sections:
+            for value in each.content.values():
+                if isinstance(value, dict) and value.get("to") == f"page:{alone.pages[-1].id}":
+                    value["to"] = f"page:{alone.pages[0].id}"
+    alone.frame.header.content.pop("action", None)
+    lonely = [
+        each for each in found(Site.model_validate(alone.model_dump()), "links/orphan-page") if each.page == alone.pages[-1].id
+    ]
+    assert [fix.label for each in lonely for fix in each.fixes] == ["Put it into the menu"]
+
+    names = ("Come and see", "Ask us", "On to the hill", "Be there", "See for yourself", "Ask us")
+    called = [
+        Section.model_validate(
+            {"id": f"l-{number}", "kind": "call_to_action", "layout": "sweep", "content": {"heading": "Come", "primary": {"label": label, "to": "page:offer"}}}
+        )
+        for number, label in enumerate(names)
+    ]  # fmt: skip
+    many = with_sections(site, *called)
+    (one,) = found(many, "links/labels-for-one")
+    assert one.fixes[0].label == "Call those of rare names “Ask us”"
+
+    quiet = [section(f"q-{number}", heading=f"What we usually find there {number}") for number in range(5)]
+    large = with_sections(site, *quiet, section("t", heading="What People Usually Bring To Quillmoor"))
+    (one,) = found(large, "consistency/capitals-of-words")
+    assert one.fixes[0].label == "Write “What people usually bring to Quillmoor”"
+
+
 # Kept, and told once
 
 

@@ -1,14 +1,29 @@
 """Headings of a language that does not ask for it begin their words in one way (common practice)."""
 
+import re
 from collections.abc import Iterator, Mapping
 from functools import lru_cache
 
 from formulon.core.checks.page_facts import Heading
-from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
+from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
+from formulon.core.checks.rules.content.slots import rewritten
 from formulon.core.checks.views import SiteView
+from formulon.core.site.site import Site
+from formulon.core.system.system import System
 
 _SMALL = 4  # letters up to which a word stays small in titles as well
 _LANGUAGES = ("en", "fr", "es", "it", "pt", "nl", "cy")  # which have small nouns
+
+
+def _in_small(site: Site, _: System, __: SiteView, verdict: Verdict, ___: Mapping[str, float]) -> Iterator[Remedy]:
+    """A heading with one capital, but for what the brand is called by and what is in capitals throughout."""
+    text = str(verdict.values["text"])
+    names = set(re.findall(r"\w+", f"{site.identity.name} {site.identity.place}"))
+    first, *rest = text.split(" ")
+    small = [word if word.isupper() or set(re.findall(r"\w+", word)) & names else word.lower() for word in rest]
+    new = " ".join((first, *small))
+    if verdict.code == "title" and verdict.place and new != text and (changes := rewritten(site, verdict.place, text, new)):
+        yield Remedy(f"Write “{new[:60]}”", changes)
 
 
 @rule(
@@ -23,6 +38,7 @@ _LANGUAGES = ("en", "fr", "es", "it", "pt", "nl", "cy")  # which have small noun
         "title": "“{words}” begins its words with capitals; {count} of {all} headings do not.",
         "sentence": "“{words}” begins with one capital; {count} of {all} headings begin every word with one.",
     },
+    mend=_in_small,
 )
 def capitals_of_words(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     if site.heads[0].language.split("-")[0].lower() not in _LANGUAGES:

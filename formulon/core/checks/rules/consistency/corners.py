@@ -4,6 +4,7 @@ from collections import Counter
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import PageValues
+from formulon.core.checks.own_mends import CORNERS, own_css
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
 
@@ -18,6 +19,7 @@ from formulon.core.checks.views import SiteView
     bound="most",
     rationale="Corners of one family look made by one hand; each radius beside them looks found.",
     messages={"many": "Boxes have {measured} radii: {radii} px; {required} are the most that look like one family."},
+    mend=own_css(CORNERS),
 )
 def corners(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     counts: Counter[str] = Counter()

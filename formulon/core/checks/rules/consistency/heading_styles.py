@@ -3,6 +3,7 @@
 from collections import Counter
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import HEADINGS, own_css
 from formulon.core.checks.page_facts import Style
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SectionView
@@ -21,6 +22,7 @@ def _set(one: Style, inked: bool) -> tuple[float, int, str, str]:
     options={"few": 0.34},
     rationale="What stands side by side on one level is seen as alike. One that looks otherwise seems to be something else.",
     messages={"otherwise": "“{text}” is set at {size}; the other headings of level {level} here are set at {usual}."},
+    mend=own_css(HEADINGS),
 )
 def heading_styles(section: SectionView, options: Mapping[str, float]) -> Iterator[Verdict]:
     """Those that are set as few of their level are, each way once."""

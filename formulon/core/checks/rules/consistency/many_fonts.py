@@ -3,6 +3,7 @@
 from collections import Counter
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import FACES, own_css
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
 
@@ -17,6 +18,7 @@ from formulon.core.checks.views import SiteView
     rationale="Each typeface is a voice; more than three talk across one another, and each is a file to wait for.",
     messages={"many": "{measured} typefaces are used, {families}; {required} is the most."},
     bound="most",
+    mend=own_css(FACES),
 )
 def many_fonts(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     counts = Counter(one.family for one in site.styles if one.family)

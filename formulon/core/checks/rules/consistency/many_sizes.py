@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import nearest_sizes
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
 
@@ -16,6 +17,7 @@ from formulon.core.checks.views import SiteView
     rationale="Sizes that hardly differ say nothing by it; a scale has few steps for running text.",
     messages={"many": "Running text has {measured} sizes, {sizes} px; {required} is the most."},
     bound="most",
+    mend=nearest_sizes,
 )
 def many_sizes(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     held = [one for one in site.styles if not one.level and one.size <= 22]

@@ -4,6 +4,7 @@ from collections import Counter
 from collections.abc import Iterator, Mapping
 from itertools import combinations
 
+from formulon.core.checks.own_code import from_system_at
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
 from formulon.core.color.difference import difference
@@ -23,6 +24,7 @@ _MOST = 60  # colours that are compared
     messages={
         "near": "{first} and {second} are {measured} ΔE2000 apart; from {required} on two are told apart side by side. {count} texts use the second."
     },
+    mend=from_system_at,
 )
 def near_colors(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     held = [one for one in site.styles if one.ink]

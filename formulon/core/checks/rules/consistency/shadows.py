@@ -4,6 +4,7 @@ from collections import Counter
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import PageValues
+from formulon.core.checks.own_mends import SHADOWS, own_css
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
 
@@ -18,6 +19,7 @@ from formulon.core.checks.views import SiteView
     bound="most",
     rationale="Shadows say how high a part lies; more than a few heights say nothing any more.",
     messages={"many": "Boxes cast {measured} kinds of shadow; {required} are the most that tell heights apart."},
+    mend=own_css(SHADOWS),
 )
 def shadows(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     counts: Counter[str] = Counter()

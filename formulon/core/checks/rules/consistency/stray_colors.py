@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_code import from_system_at
 from formulon.core.checks.page_facts import Style
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
@@ -23,6 +24,7 @@ from formulon.core.color.srgb import from_hex
         "stray": "{color} is no colour of the system; the nearest is {name}, {nearest}, {measured} ΔE2000 from it. {count} texts have it.",
     },
     bound="most",
+    mend=from_system_at,
 )
 def stray_colors(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     """Each stray colour once, where it stands first."""

@@ -3,6 +3,7 @@
 from collections import Counter
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import FACES, own_css
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
 
@@ -19,6 +20,7 @@ from formulon.core.checks.views import SiteView
         "one": "One text is set in {family}; the system has {known}.",
         "stray": "{count} texts are set in {family}; the system has {known}.",
     },
+    mend=own_css(FACES),
 )
 def stray_fonts(site: SiteView, _: Mapping[str, float]) -> Iterator[Verdict]:
     families = site.allowed.families if site.allowed else ()

@@ -3,6 +3,7 @@
 from collections import Counter
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import WEIGHTS, own_css
 from formulon.core.checks.page_facts import Style
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
@@ -18,6 +19,7 @@ from formulon.core.checks.views import SiteView
     bound="most",
     rationale="Weights tell what matters; with many of them everything matters a little.",
     messages={"many": "Texts are set in {measured} weights ({weights}); {required} are the most that are told apart."},
+    mend=own_css(WEIGHTS),
 )
 def weights(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
     counts = Counter(one.weight for one in site.all_of(Style))

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import UNDERLINED, own_css
 from formulon.core.checks.page_facts import LinkInText
 from formulon.core.checks.rule import Ref, Verdict, rule
 from formulon.core.color.difference import delta_e_2000
@@ -21,6 +22,7 @@ from formulon.core.color.vision import DICHROMACIES, Vision, lab_seen
     messages={
         "alike": "“{label}” is told by its colour alone, and with {vision} that is {measured} ΔE2000 from the words around it; {required} is the least."
     },
+    mend=own_css(UNDERLINED),
 )
 def dichromacy(link: LinkInText, options: Mapping[str, float]) -> Iterator[Verdict]:
     ink, around = from_hex(link.ink), from_hex(link.around)

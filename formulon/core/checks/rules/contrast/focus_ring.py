@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import Focused
+from formulon.core.checks.own_mends import RING, own_css
 from formulon.core.checks.rule import Ref, Verdict, rule
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import from_hex
@@ -24,6 +25,7 @@ from formulon.core.color.srgb import from_hex
         "thin": "The ring around “{label}” is {measured} px wide; it should have {required}.",
     },
     refs={"thin": Ref("WCAG 2.2", "2.4.13", "AAA")},
+    mend=own_css(RING),
 )
 def focus_ring(focused: Focused, options: Mapping[str, float]) -> Iterator[Verdict]:
     ratio = contrast_ratio(from_hex(focused.ring), from_hex(focused.ground))

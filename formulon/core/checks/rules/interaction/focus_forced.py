@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import Focused
+from formulon.core.checks.own_mends import RING, own_css
 from formulon.core.checks.rule import Ref, Verdict, rule
 
 _GONE = {
@@ -26,6 +27,7 @@ _GONE = {
     applies_if=lambda focused: bool(focused.changed),
     rationale="Where people choose their own few colours, a shadow, a ground or another colour tells nothing; an outline, which may be transparent otherwise, does.",
     messages={"gone": "In forced colours nothing tells that the keyboard is on “{label}”: what changes is gone there."},
+    mend=own_css(RING),
 )
 def focus_forced(focused: Focused, _: Mapping[str, float]) -> Iterator[Verdict]:
     if set(focused.changed) <= _GONE:

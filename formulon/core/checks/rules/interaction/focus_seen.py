@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import Focused
+from formulon.core.checks.own_mends import RING, own_css
 from formulon.core.checks.rule import Ref, Verdict, rule
 
 
@@ -14,6 +15,7 @@ from formulon.core.checks.rule import Ref, Verdict, rule
     looks_at=Focused,
     rationale="Whoever goes through a page by keys has to see where they are; a page that takes the browser’s ring away leaves them blind.",
     messages={"nothing": "Nothing changes when the keyboard comes to “{label}”."},
+    mend=own_css(RING),
 )
 def focus_seen(focused: Focused, _: Mapping[str, float]) -> Iterator[Verdict]:
     if not focused.changed:

@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import Still
+from formulon.core.checks.own_mends import answering
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 
 
@@ -17,6 +18,7 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
         "one": "“{label}” looks the same under the pointer as at rest.",
         "several": "“{label}” and {others} more buttons look the same under the pointer as at rest.",
     },
+    mend=answering,
 )
 def pointer_answered(still: Still, _: Mapping[str, float]) -> Iterator[Verdict]:
     label = still.labels[0][:60] or still.place.slot

@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import Grown
+from formulon.core.checks.own_mends import STILL, own_css
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 
 
@@ -18,6 +19,7 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
         "grows": "“{label}” is of another size under the pointer, by {across} px across and {down} px down, and moves what stands beside it."
     },
     bound="most",
+    mend=own_css(STILL),
 )
 def still_under_pointer(one: Grown, options: Mapping[str, float]) -> Iterator[Verdict]:
     more = max(abs(one.across), abs(one.down))

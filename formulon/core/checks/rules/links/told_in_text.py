@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import UNDERLINED, own_css
 from formulon.core.checks.page_facts import LinkInText
 from formulon.core.checks.rule import Ref, Verdict, rule
 from formulon.core.color.contrast import contrast_ratio
@@ -20,6 +21,7 @@ from formulon.core.color.srgb import from_hex
     messages={
         "alike": "“{label}” is told from the words around it by its colour alone, {measured}:1; without an underline it needs {required}:1."
     },
+    mend=own_css(UNDERLINED),
 )
 def told_in_text(link: LinkInText, options: Mapping[str, float]) -> Iterator[Verdict]:
     ratio = contrast_ratio(from_hex(link.ink), from_hex(link.around))

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import SMALL_LETTERS, own_css
 from formulon.core.checks.page_facts import Style
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 
@@ -17,6 +18,7 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
     rationale="Words are read by their outline; in capitals all of them are boxes.",
     messages={"long": "“{text}” is set in capitals; up to {required} characters are read with ease so."},
     bound="most",
+    mend=own_css(SMALL_LETTERS),
 )
 def capitals(one: Style, options: Mapping[str, float]) -> Iterator[Verdict]:
     if len(one.text) > options["most"]:

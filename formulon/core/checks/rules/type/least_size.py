@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import RAISED, own_css
 from formulon.core.checks.page_facts import Style
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 
@@ -16,6 +17,7 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
     options={"least": 12.0},
     rationale="Below 12 px letters run into one another on many screens.",
     messages={"small": "“{text}” is set at {measured} px; {required} is the least."},
+    mend=own_css(RAISED),
 )
 def least_size(one: Style, options: Mapping[str, float]) -> Iterator[Verdict]:
     if one.size < options["least"] - 0.01:

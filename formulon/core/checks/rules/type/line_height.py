@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_mends import SPACED, own_css
 from formulon.core.checks.page_facts import Style
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 
@@ -16,6 +17,7 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
     options={"least": 1.25},
     rationale="Lines that nearly touch lead the eye into the next but one.",
     messages={"tight": "The lines of “{text}” are {measured} of its size apart; {required} is the least."},
+    mend=own_css(SPACED),
 )
 def line_height(one: Style, options: Mapping[str, float]) -> Iterator[Verdict]:
     if one.line / one.size < options["least"] - 0.005:
