@@ -5,7 +5,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Words
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot, remove_section
+from formulon.core.checks.rules.content.slots import change_text, remove_section, tidy
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.documents import located
 from formulon.core.site.phrases import phrases
@@ -18,19 +18,23 @@ _BRACKETS = re.compile(r"\[[^\[\]]+\]", re.DOTALL)
 
 def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[str, float]) -> Iterator[Remedy]:
     if verdict.code == "in-brackets":
-        yield Remedy("Without the brackets", change_slot(site, words.place, None, words.text.strip()[1:-1].strip()))
+        yield Remedy("Without the brackets", change_text(site, words.place, words.text, words.text.strip()[1:-1].strip()))
         return
-    rest = PLACEHOLDER.sub("", words.text).strip()
+    rest, gaps = tidy(PLACEHOLDER.sub("", words.text)), [found[0] for found in PLACEHOLDER.finditer(words.text)]
     if rest:
-        yield Remedy("Leave that part out", change_slot(site, words.place, None, rest))
+        changes = change_text(site, words.place, words.text, rest) or (
+            change_text(site, words.place, gaps[0], "") if gaps else ()
+        )
+        if changes:
+            yield Remedy("Leave that part out", changes)
     found = located(site, words.place.page, words.place.section)
     if found is None:
         return
     document, base, section = found
     parts = words.place.slot.split("/")
     made = []
-    if parts[-1] != "label":
-        made.append(Remedy("Leave the text out", change_slot(site, words.place, None, None)))
+    if parts[-1] != "label" and "\n" not in words.text and (changes := change_text(site, words.place, words.text, "")):
+        made.append(Remedy("Leave the text out", changes))
     if parts[0] == "items" and len(section.content["items"]) > 1:
         path = pointer(*base, "content", "items", int(parts[1]))
         made.append(Remedy("Take this card out", (Change(document=document, patch=[{"op": "remove", "path": path}]),)))

@@ -5,10 +5,9 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot, is_text
+from formulon.core.checks.rules.content.slots import without_sentences
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
-from formulon.core.writing.sentences import sentences
 
 _SAMPLE = re.compile(
     r"lorem ipsum|dolor sit amet|consectetur adipisci|(?-i:\b(?:TODO|FIXME|TBD)\b(?=\s*:|$))|(?:your|ihr) text (?:here|hier)|(?:insert|enter) (?:text|headline|title) here"
@@ -30,12 +29,7 @@ _ONE_OF = (
 
 
 def mend(site: Site, _: System, run: TextRun, verdict: Verdict, __: Mapping[str, float]) -> Iterator[Remedy]:
-    if not is_text(site, run.place):
-        return
-    kept = [one for one in sentences(run.text) if not _SAMPLE.search(one)]
-    if kept and "\n" not in run.text:
-        yield Remedy("Leave the sentence out", change_slot(site, run.place, None, " ".join(kept)))
-    yield Remedy("Take the text out", change_slot(site, run.place, None, None))
+    yield from without_sentences(site, run.place, run.text, lambda one: bool(_SAMPLE.search(one)))
 
 
 @rule(

@@ -4,18 +4,18 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Words
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot, is_text
+from formulon.core.checks.rules.content.slots import change_text
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
 
 def mend(site: Site, _: System, words: Words, __: Verdict, ___: Mapping[str, float]) -> Iterator[Remedy]:
-    if not is_text(site, words.place):
-        return
     text = words.text
     for found, meant in words.slips:
         text = text.replace(found, meant)
-    yield Remedy("Write the brand’s own", change_slot(site, words.place, None, text))
+    changes = change_text(site, words.place, words.text, text) or change_text(site, words.place, *words.slips[0])
+    if changes:
+        yield Remedy("Write the brand’s own", changes)
 
 
 @rule(

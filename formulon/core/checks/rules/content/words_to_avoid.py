@@ -4,19 +4,14 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Words
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot, is_text
+from formulon.core.checks.rules.content.slots import without_sentences
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
-from formulon.core.writing.sentences import says, sentences
+from formulon.core.writing.sentences import says
 
 
 def mend(site: Site, _: System, words: Words, verdict: Verdict, __: Mapping[str, float]) -> Iterator[Remedy]:
-    if not is_text(site, words.place):
-        return
-    kept = [one for one in sentences(words.text) if not says(one, list(words.avoided))]
-    if kept and "\n" not in words.text:
-        yield Remedy("Leave the sentence out", change_slot(site, words.place, None, " ".join(kept)))
-    yield Remedy("Take the text out", change_slot(site, words.place, None, None))
+    yield from without_sentences(site, words.place, words.text, lambda one: bool(says(one, list(words.avoided))))
 
 
 @rule(

@@ -5,7 +5,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Destination
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.checks.rules.content.slots import relinked
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
@@ -16,8 +16,10 @@ def mend(site: Site, system: System, link: Destination, verdict: Verdict, _: Map
 
     pages = [page for page in site.pages if page.id != link.place.page]
     for page in sorted(pages, key=lambda page: -likeness(page.name))[:2]:
-        yield Remedy(f"Lead to {page.name}", change_slot(site, link.place, "to", f"page:{page.id}"))
-    yield Remedy("Take it out", change_slot(site, link.place, None, None))
+        if changes := relinked(site, link.place, link.to, f"page:{page.id}"):
+            yield Remedy(f"Lead to {page.name}", changes)
+    if changes := relinked(site, link.place, link.to, ""):
+        yield Remedy("Take it out", changes)
 
 
 @rule(

@@ -5,7 +5,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Destination
 from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.checks.rules.content.slots import relinked
 from formulon.core.checks.views import SiteView
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
@@ -14,7 +14,8 @@ from formulon.core.system.system import System
 def mend(site: Site, system: System, whole: SiteView, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
     if verdict.place:
         first, label = str(verdict.values["first"]), verdict.values["label"]
-        yield Remedy(f"Lead “{label}” to {first} here too", change_slot(site, verdict.place, "to", first))
+        if changes := relinked(site, verdict.place, str(verdict.values["to"]), first):
+            yield Remedy(f"Lead “{label}” to {first} here too", changes)
 
 
 @rule(

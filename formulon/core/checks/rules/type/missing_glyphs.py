@@ -4,7 +4,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import change_slot
+from formulon.core.checks.rules.content.slots import change_text
 from formulon.core.site.changes import Change
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
@@ -20,8 +20,8 @@ def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Ma
         patch = [{"op": "replace", "path": f"/typefaces/{role}", "value": near.id}]
         yield Remedy(f"{near.name} as the {role} typeface", (Change(document="identity", patch=patch),))
     kept = " ".join("".join(char for char in run.text if ord(char) not in gone).split())
-    if kept:
-        yield Remedy(f"“{kept[:60]}”", change_slot(site, run.place, None, kept))
+    if kept and (changes := change_text(site, run.place, run.text, kept)):
+        yield Remedy(f"“{kept[:60]}”", changes)
 
 
 @rule(
