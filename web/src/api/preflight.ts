@@ -125,7 +125,11 @@ export function useMeasure(brandId: string, stamp: string) {
   const put = (told: Measuring) => queries.setQueryData(['measuring', brandId, stamp], told);
   const start = useMutation({
     mutationFn: () => unwrap(client.POST('/api/brands/{brand_id}/preflight/measuring', at(brandId))),
-    onSuccess: put,
+    onSuccess: (told) => {
+      put(told);
+      // Where a change came between, it is known under another stamp.
+      void queries.invalidateQueries({ queryKey: ['measuring', brandId] });
+    },
   });
   const stop = useMutation({
     mutationFn: () => unwrap(client.DELETE('/api/brands/{brand_id}/preflight/measuring', at(brandId))),

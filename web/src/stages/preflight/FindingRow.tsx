@@ -103,7 +103,7 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
           )}
           {reference && (
             <div>
-              <b>{reference.clause || '–'}</b>
+              {reference.clause ? <b>{reference.clause}</b> : null}
               {`${reference.standard} ${reference.level}`.trim()}
             </div>
           )}
@@ -126,7 +126,7 @@ export function FindingRow({ finding, rule, busy, current, take }: FindingRowPro
                 fix.predicted != null
                   ? `Then ${figure(fix.predicted, finding.unit, rule?.bound)}`
                   : finding.basis === 'measured'
-                    ? 'What it comes to is told when the browser looks again'
+                    ? 'The browser looks again after it, and tells what it comes to'
                     : undefined
               }
               onPointerEnter={() => rest(fix)}

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import type { Finding, Fix, Preflight } from '../../api/client';
 import { useGates } from '../../api/languages';
-import { allOf, useMeasuring, usePreflight } from '../../api/preflight';
+import { allOf, useMeasure, useMeasuring, usePreflight } from '../../api/preflight';
 import { stampOf } from '../../bench/documents';
 import { useActions, useShown } from '../../bench/useBench';
 import { counted } from '../../parts/counted';
@@ -44,6 +44,7 @@ export function PreflightStage() {
   const { change, say, report } = useActions();
   const stamp = stampOf(brand);
   const measuring = useMeasuring(brand.id, stamp);
+  const measure = useMeasure(brand.id, stamp);
   const preflight = usePreflight(brand.id, stamp);
   const gates = useGates(brand).data?.languages ?? [];
   const [family, setFamily] = useState('');
@@ -68,9 +69,13 @@ export function PreflightStage() {
     open.filter((finding) => (!name || finding.rule.startsWith(`${name}/`)) && stops(finding) === stop).length;
   const waiting = gates.some(holds);
   const held = count('', true) > 0 || waiting;
-  const taken = async (label: string, fix: Fix) => {
+  const taken = async (label: string, fix: Fix, seen = false) => {
     setBusy(fix.label);
-    if (await change(label.slice(0, 200), fix.changes as never)) say(`Done: ${fix.label}`);
+    if (await change(label.slice(0, 200), fix.changes as never)) {
+      say(`Done: ${fix.label}`);
+      // Whether it mends what only a browser saw is told by nothing else.
+      if (seen) measure.start.mutate(undefined, { onError: report });
+    }
     setBusy('');
     // What was found is gone, and the focus with it; the list takes it.
     head.current?.focus();
@@ -100,7 +105,7 @@ export function PreflightStage() {
       rule={data.rules.find((rule) => rule.id === finding.rule)}
       busy={busy}
       current={!preflight.isPlaceholderData}
-      take={(fix) => void taken(`${fix.label}: ${finding.message}`, fix)}
+      take={(fix) => void taken(`${fix.label}: ${finding.message}`, fix, finding.basis === 'measured')}
     />
   );
   const title = family === WAIVED ? 'Waived' : family ? (FAMILIES[family] ?? family) : 'All findings';

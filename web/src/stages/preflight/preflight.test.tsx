@@ -402,18 +402,23 @@ describe('looking in the browser', () => {
 
   it('says what could not be seen, and offers what would mend what nothing predicted', async () => {
     const failed = [{ page: 'home', problem: 'index.html: the page cannot be drawn (it takes too long).' }];
-    answers({
+    const known: Record<string, unknown> = {
       [REPORT]: report(finding({ basis: 'measured' })),
       [MEASURING]: { total: 2, done: 1, waiting: 0, failed },
+      'POST /api/brands/{brand_id}/preflight/measuring': { total: 2, done: 1, waiting: 1, failed: [] },
       [FIXES]: { there: true, fixes: [fix('Take the nearest colours', { predicted: null })] },
-    });
+    };
+    answers(known);
     const { bench } = draw(<PreflightStage />);
     expect(await screen.findByText(/^Home: index.html: the page cannot be drawn/)).toBeVisible();
     expect(screen.getByText(/at 1280 px · seen in the browser\./)).toBeVisible();
     const offered = await screen.findByRole('button', { name: 'Take the nearest colours' });
-    expect(offered).toHaveAttribute('title', 'What it comes to is told when the browser looks again');
+    expect(offered).toHaveAttribute('title', 'The browser looks again after it, and tells what it comes to');
+    known[MEASURING] = { total: 2, done: 1, waiting: 1, failed: [] };
     await userEvent.click(offered);
     expect(changesOf(bench)).toHaveLength(1);
+    // It looks again by itself.
+    expect(await screen.findByRole('progressbar', { name: 'Pages measured' })).toBeVisible();
   });
 });
 
