@@ -88,12 +88,18 @@ def _rounded(one: Declared) -> str:
     return "var(--shape-radius)" if one.name.endswith("-radius") and not _ROUND.fullmatch(one.value) else one.value
 
 
+def _ringed(one: Declared) -> str:
+    """The system's ring is an outline and a shadow."""
+    focused = one.name == "box-shadow" and ":focus" in one.selectors
+    return "" if focused or re.fullmatch(r"outline(-.*)?", one.name) else one.value
+
+
 def _of_headings(one: Declared) -> str:
     alike = _HEADING.search(one.selectors) and re.match(r"font|color$|letter-spacing$|line-height$", one.name)
     return "" if alike else one.value
 
 
-RING = _without("Leave the focus ring to the system", re.compile(r"outline(-.*)?"))
+RING = Way("Leave the focus ring to the system", _ringed)
 UNDERLINED = _without("Underline it again", re.compile(r"text-decoration(-line)?"), re.compile(r"\bnone\b"))
 SMALL_LETTERS = _without("Leave the capitals out", re.compile(r"text-transform"), re.compile(r"\buppercase\b"))
 FACES = _without("Leave typefaces to the system", re.compile(r"font-family|font"))
@@ -119,11 +125,23 @@ def own_css(way: Way) -> Mend:
 
 
 def answering(site: Site, _: System, fact: Any, verdict: Verdict, __: Mapping[str, float]) -> Iterator[Remedy]:
-    """Controls in own HTML answer the pointer by a line, the plainest answer there is."""
-    more = "\na:hover, summary:hover { text-decoration: underline !important; }"
-    yield from _remedied(
-        site, verdict.place or fact.place, "Underline it under the pointer", lambda own: {"css": own["css"] + more}
-    )
+    """Controls in own HTML answer the pointer by a line around them, which is told from whatever they have at rest."""
+    rule = "a:hover, summary:hover { outline: 2px solid currentColor !important; }"
+    yield from _added(site, verdict.place or fact.place, "Frame it under the pointer", rule)
+
+
+def shorter_lines(site: Site, place: PagePlace) -> Iterator[Remedy]:
+    """Texts in own HTML no wider than can be read."""
+    yield from _added(site, place, "Keep lines to 60 letters", "p, li, dd, blockquote, div { max-width: min(60ch, 100%); }")
+
+
+def _added(site: Site, place: PagePlace, label: str, rule: str) -> Iterator[Remedy]:
+    """A rule at the end of own CSS, once."""
+
+    def add(own: dict[str, str]) -> dict[str, str]:
+        return {"css": own["css"] if rule in own["css"] else f"{own['css']}\n{rule}".strip()}
+
+    yield from _remedied(site, place, label, add)
 
 
 def without_empty(site: Site, _: System, fact: Any, verdict: Verdict, __: Mapping[str, float]) -> Iterator[Remedy]:

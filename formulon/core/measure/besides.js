@@ -5,7 +5,7 @@
   // (names)
   const shown = (el) => el.checkVisibility({ opacityProperty: true, visibilityProperty: true, contentVisibilityAuto: true });
   const about = (el) => ({ at: select(el), slot: slotOf(el), section: sectionOf(el) });
-  const label = (el) => (el.getAttribute('aria-label') || el.textContent || el.getAttribute('placeholder') || el.id || '').replace(/\s+/g, ' ').trim().slice(0, 80);
+  const label = (el) => plain(el.getAttribute('aria-label') || el.textContent || el.getAttribute('placeholder') || el.id || '').slice(0, 80);
   const NAMES = ['outlineStyle', 'outlineColor', 'outlineWidth', 'boxShadow', 'backgroundColor', 'color', 'borderTopColor', 'borderTopWidth', 'borderBottomColor', 'borderBottomWidth', 'textDecorationLine', 'textDecorationThickness', 'textDecorationColor', 'backgroundImage', 'filter', 'transform'];
   const lookOf = (el) => {
     const look = getComputedStyle(el);
@@ -33,7 +33,7 @@
       if (made.length === 4) break;
       if (one.closest('svg') || ![...one.childNodes].some((node) => node.nodeType === 3 && node.data.trim()) || !shown(one)) continue;
       const look = getComputedStyle(one), ink = parse(look.color), ground = LAID(one) || (one !== el && LAID(el)) ? null : groundOf(one);
-      made.push({ one, ink, ground, size: parseFloat(look.fontSize), weight: Number(look.fontWeight), text: one.textContent.replace(/\s+/g, ' ').trim().slice(0, 80), key: ink && ground ? `${ink} ${ground}` : '' });
+      made.push({ one, ink, ground, size: parseFloat(look.fontSize), weight: Number(look.fontWeight), text: plain(one.textContent).slice(0, 80), key: ink && ground ? `${ink} ${ground}` : '' });
     }
     return made;
   };

@@ -45,6 +45,8 @@
     selectors.set(el, made);
     return made;
   };
+  // Words without the places at which they may be divided, which nobody sees.
+  const plain = (text) => text.replace(/\u00ad/g, '').replace(/\s+/g, ' ').trim();
   const PARTS = 'section, article, header, footer, nav, aside, form, main';
   // A site of Formulon's own says what its sections and slots are.
   const ours = !!document.querySelector('[data-section]');
@@ -161,7 +163,7 @@
     const pictures = [...el.querySelectorAll('img[alt], svg[aria-label], input[alt]')].map((one) => one.getAttribute('alt') ?? one.getAttribute('aria-label'));
     const titles = [...el.querySelectorAll('svg > title')].map((one) => one.textContent);
     const words = [...el.childNodes].map((one) => (one.nodeType === 1 && one.getAttribute('aria-hidden') === 'true' ? '' : one.textContent)).join(' ');
-    return [words, ...pictures, ...titles].join(' ').replace(/\s+/g, ' ').trim() || el.getAttribute('title')?.trim() || el.getAttribute('value')?.trim() || '';
+    return plain([words, ...pictures, ...titles].join(' ')) || el.getAttribute('title')?.trim() || el.getAttribute('value')?.trim() || '';
   };
   const box = (rect) => [rect.left + startX, rect.top + startY, rect.width, rect.height].map((one) => Math.round(one * 100) / 100);
 
@@ -213,7 +215,7 @@
     const look = styleOf(el);
     const left = Math.min(...rects.map((one) => one.left)), top = Math.min(...rects.map((one) => one.top));
     const right = Math.max(...rects.map((one) => one.right)), bottom = Math.max(...rects.map((one) => one.bottom));
-    const text = () => nodes.map((one) => one.data).join(' ').replace(/\s+/g, ' ').trim();
+    const text = () => plain(nodes.map((one) => one.data).join(' '));
     const held = clipped(el, left, right, bottom, () => parseFloat(look.fontSize));
     if (brief) {
       if (held.cut) cut.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), text: text().slice(0, 600) });

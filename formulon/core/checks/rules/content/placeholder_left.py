@@ -32,6 +32,12 @@ def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[
         return
     document, base, section = found
     parts = words.place.slot.split("/")
+    page = site.page(words.place.page)
+    if parts == ["heading"] and page and page.sections and page.sections[0].id == section.id:
+        # What a page begins with is its headline, which no page is without.
+        for name in dict.fromkeys((site.identity.strapline, site.identity.name) if page is site.drawn[0] else (page.name,)):
+            if name and (changes := change_text(site, words.place, words.text, name)):
+                yield Remedy(f"“{name[:60]}”", changes)
     made = []
     if parts[-1] != "label" and "\n" not in words.text and (changes := change_text(site, words.place, words.text, "")):
         made.append(Remedy("Leave the text out", changes))
@@ -41,7 +47,6 @@ def mend(site: Site, system: System, words: Words, verdict: Verdict, _: Mapping[
         if not _says_more(site, section.content["items"][int(parts[1])], parts[2]):
             made.reverse()
     yield from made
-    page = site.page(words.place.page)
     if page and len(page.sections) > 1:
         yield Remedy("Take the section out", remove_section(site, words.place))
 

@@ -2,6 +2,8 @@
 
 from collections.abc import Iterator, Mapping
 
+from formulon.core.checks.own_code import of_code
+from formulon.core.checks.own_mends import shorter_lines
 from formulon.core.checks.page_facts import TextRun
 from formulon.core.checks.rule import Ref, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import in_other_layouts
@@ -16,7 +18,10 @@ def measure(run: TextRun) -> float:
 
 
 def mend(site: Site, system: System, run: TextRun, verdict: Verdict, options: Mapping[str, float]) -> Iterator[Remedy]:
-    yield from in_other_layouts(site, run.place)
+    if of_code(site, run.place) is not None:
+        yield from shorter_lines(site, run.place)
+    else:
+        yield from in_other_layouts(site, run.place)
 
 
 @rule(
