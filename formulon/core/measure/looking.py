@@ -38,6 +38,7 @@ from formulon.core.measure.serving import START, served
 WIDTHS = (320, 360, 768, 1280, 1920)
 HEIGHT = 900
 _PAGE_SECONDS = 20.0
+_SHOTS = 2  # of a screen some of whose texts are not told
 _ROUNDED = 1.02  # how much larger a box may be than what browsers tell of it
 _PAINT_SECONDS = 1.0  # until a browser tells of what it has painted; of some pictures it never does
 _MOST_SCREENS = 24  # of a page and a width on which pixels are read
@@ -297,15 +298,17 @@ async def _pixels(tab: Tab, line: CDPSession, width: int, texts: list[TextSeen])
         left = [one for one in left if one not in inside]
         boxes = [_within(one, top, width) for one in inside]
         part = _around(boxes)
-        drawn = await _screen(line, part, top)
-        await tab.evaluate(_BARE, True)
-        bare = await _screen(line, part, top)
-        await tab.evaluate(_BARE, False)
         boxes = [(left - part[0], above - part[1], right - part[0], low - part[1]) for left, above, right, low in boxes]
         inks = [_ink(one) for one in inside]
-        for text, pair in zip(inside, read_pixels(drawn, bare, boxes, inks), strict=True):
-            if pair:
-                made[text.at] = pair
+        for _ in range(_SHOTS):
+            drawn = await _screen(line, part, top)
+            await tab.evaluate(_BARE, True)
+            bare = await _screen(line, part, top)
+            await tab.evaluate(_BARE, False)
+            pairs = read_pixels(drawn, bare, boxes, inks)
+            made |= {text.at: pair for text, pair in zip(inside, pairs, strict=True) if pair}
+            if all(pairs):
+                break  # else it may be that a busy browser has not painted the one or the other yet
     await tab.evaluate("() => scrollTo(0, 0)")
     return made
 
