@@ -219,12 +219,20 @@ class Preflight:
         after = Preflight(site, system, self.open_blob, self.kept, self.gone)
         if after.shared == self.shared:
             return after.held()
+        if _shared(site, menus=False) == _shared(
+            self.site, menus=False
+        ):  # what the menu leads to is told of the page itself alone
+            same = ((page, self.site.page(page.id)) for page in site.drawn)
+            return [
+                self.page(old).kept if old and (old is page or old == page) else Held.of(after.prediction.own(page))
+                for page, old in same
+            ]
         return [Held.of(after.prediction.own(page)) for page in site.drawn]
 
 
-def _shared(site: Site) -> str:
+def _shared(site: Site, menus: bool = True) -> str:
     """What the checks of every page rest on besides the page: all but its corners, which move no box and colour nothing."""
-    pages = [(page.id, page.name, page.menu) for page in site.drawn]
+    pages = [(page.id, page.name, page.menu and menus) for page in site.drawn]
     assets = [asset.model_dump_json(exclude={"svg"}) for asset in site.assets]
     choices = site.choices.model_dump_json(exclude={"radius", "corners"})
     weighed = site.checks.model_dump_json(exclude={"waivers", "measured"})
