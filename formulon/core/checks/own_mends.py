@@ -18,7 +18,6 @@ _LENGTH = re.compile(r"(?:\d+\.?\d*|\.\d+)(?:px|rem|em|pt|ch|ex|vh|vw|lh|cm|mm|i
 _LINE = re.compile(r"\d*\.?\d+")
 _ROUND = re.compile(r"^(?:0(?:px)?|50%|9{3,}px)$")
 _HEIGHTS = frozenset(("height", "max-height", "block-size", "max-block-size", "-webkit-line-clamp", "line-clamp"))
-_WIDTHS = frozenset(("width", "min-width", "inline-size", "min-inline-size"))
 _CUTS = re.compile(r"\b(?:hidden|clip)\b")
 _SMALLER = frozenset(("xx-small", "x-small", "smaller"))
 _MOVING = re.compile(
@@ -66,19 +65,6 @@ def _spaced(one: Declared) -> str:
     return one.value if _LINE.fullmatch(one.value) and float(one.value) >= 1.25 else ""
 
 
-def _narrowed(one: Declared) -> str:
-    if one.name not in _WIDTHS or not _LENGTH.fullmatch(one.value):
-        return one.value
-    return "" if one.name.startswith("min") else f"min(100%, {one.value})"
-
-
-def _proportioned(one: Declared) -> str:
-    across = one.beside.keys() & {"width", "inline-size", "max-width"}
-    if one.name == "object-fit" and one.value == "fill":
-        return ""
-    return "auto" if one.name in ("height", "block-size") and across and one.value != "100%" else one.value
-
-
 def _still(one: Declared) -> str:
     moved = all(STATE.search(selector) for selector in one.selectors.split(","))
     return "" if moved and _MOVING.match(one.name) else one.value
@@ -108,8 +94,6 @@ SHADOWS = _without("Leave shadows out", re.compile(r"box-shadow"))
 GROWING = Way("Let boxes grow with their words", _grown)
 RAISED = Way("Set nothing smaller than 12 px", _raised)
 SPACED = Way("Leave tight lines to the system", _spaced)
-NARROWED = Way("Let nothing be wider than its room", _narrowed)
-PROPORTIONED = Way("Keep pictures in proportion", _proportioned)
 STILL = Way("Let sizes be as they are at rest", _still)
 CORNERS = Way("Take the system’s corners", _rounded)
 HEADINGS = Way("Leave headings to the system", _of_headings)

@@ -24,6 +24,7 @@ WRONG = {
     "type/capitals": (f"<p class='loud'>{LONG}</p>", ".loud { text-transform: uppercase }"),
     "layout/text-cut": (f"<div class='box'>{LONG * 3}</div>", ".box { height: 30px; overflow: hidden }"),
     "type/text-spacing": (f"<div class='box'>{LONG * 2}</div>", ".box { max-height: 10rem; overflow: hidden; width: 18rem; font-size: 1rem; line-height: 1.25 }"),
+    "consistency/heading-styles": ("<h3>One of four</h3><h3>Two of four</h3><h3>Three of four</h3><h3 class='x'>Another</h3>", "h3.x { font-size: 44px }"),
     "type/measure": (f"<p class='long'>{LONG * 4}</p>", ".long { width: 1100px }"),
     "layout/still-under-pointer": ("<p><a class='go' href='page:about'>Come along</a></p>", ".go:hover { font-weight: 800; padding: 1rem }"),
     "interaction/pointer-answered": ("<p><a class='go' href='page:about'>Come along</a></p>", ".go, .go:hover { display: inline-block; padding: 1rem; background: #123; color: #fff; text-decoration: none }"),

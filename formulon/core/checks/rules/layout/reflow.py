@@ -2,7 +2,6 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.own_mends import NARROWED, own_css
 from formulon.core.checks.page_facts import PageBox
 from formulon.core.checks.rule import Ref, Verdict, rule
 
@@ -20,7 +19,6 @@ from formulon.core.checks.rule import Ref, Verdict, rule
         "sticks-out": "{out} reaches to {measured} px in a window of {required} px.",
     },
     bound="most",
-    mend=own_css(NARROWED),
 )
 def reflow(page: PageBox, options: Mapping[str, float]) -> Iterator[Verdict]:
     """The narrowest width at which it is scrolled sideways."""

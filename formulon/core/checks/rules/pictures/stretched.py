@@ -2,7 +2,6 @@
 
 from collections.abc import Iterator, Mapping
 
-from formulon.core.checks.own_mends import PROPORTIONED, own_css
 from formulon.core.checks.page_facts import PictureBox
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 
@@ -18,7 +17,6 @@ from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
     rationale="A stretched face or mark is seen at once, and says that nobody looked.",
     messages={"stretched": "The picture is drawn {measured} % wider or higher than its proportions; {required} % is the most."},
     bound="most",
-    mend=own_css(PROPORTIONED),
 )
 def stretched(one: PictureBox, options: Mapping[str, float]) -> Iterator[Verdict]:
     share = (one.drawn[0] / one.drawn[1]) / (one.natural[0] / one.natural[1])
