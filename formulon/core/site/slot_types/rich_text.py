@@ -70,6 +70,15 @@ def without_links(text: str) -> str:
     return _LINK.sub(r"\1", text)
 
 
+def relinked(text: str, old: str, new: str) -> str:
+    """A text whose links to one place lead to another; with no other place their labels are left alone."""
+
+    def put(found: re.Match[str]) -> str:
+        return found[0] if found[2] != old else f"[{found[1]}]({new})" if new else found[1]
+
+    return _LINK.sub(put, text)
+
+
 class RichText(SlotType):
     drawn_as = "text"
 

@@ -10,6 +10,7 @@ from formulon.core.checks.rule import Remedy
 from formulon.core.site.changes import Change, pointer
 from formulon.core.site.documents import located
 from formulon.core.site.site import Site
+from formulon.core.site.slot_types.rich_text import relinked as links_led
 from formulon.core.type.emphasis import plain
 from formulon.core.writing.sentences import sentences
 
@@ -100,8 +101,7 @@ def relinked(site: Site, place: PagePlace, old: str, new: str) -> tuple[Change, 
             made = re.sub(rf"<a\b[^<>]*\bhref=([\"']){to}\1[^<>]*>(.*?)</a>", r"\2", made, flags=re.DOTALL)
         return change_slot(site, place, "html", made) if made != value["html"] else ()
     if isinstance(value, str):
-        target = f"]({new})" if new else ""
-        made = re.sub(rf"(?<!\[)\[([^\[\]\n]+)\]\({re.escape(old)}\)", rf"[\1{target}" if new else r"\1", value)
+        made = links_led(value, old, new)
         return change_slot(site, place, None, made) if made != value else ()
     return change_slot(site, place, "to", new) if new else change_slot(site, place, None, None)
 
