@@ -6,7 +6,7 @@ from functools import lru_cache
 
 from formulon.core.checks.page_facts import Heading
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import rewritten
+from formulon.core.checks.rules.content.slots import change_text
 from formulon.core.checks.views import SiteView
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
@@ -22,7 +22,7 @@ def _in_small(site: Site, _: System, __: SiteView, verdict: Verdict, ___: Mappin
     first, *rest = text.split(" ")
     small = [word if word.isupper() or set(re.findall(r"\w+", word)) & names else word.lower() for word in rest]
     new = " ".join((first, *small))
-    if verdict.code == "title" and verdict.place and new != text and (changes := rewritten(site, verdict.place, text, new)):
+    if verdict.code == "title" and verdict.place and new != text and (changes := change_text(site, verdict.place, text, new)):
         yield Remedy(f"Write “{new[:60]}”", changes)
 
 

@@ -4,7 +4,7 @@ from collections.abc import Iterator, Mapping, Sequence
 
 from formulon.core.checks.page_facts import Heading
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import rewritten
+from formulon.core.checks.rules.content.slots import change_text
 from formulon.core.checks.views import SiteView
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
@@ -22,7 +22,7 @@ def _as_the_others(site: Site, _: System, __: SiteView, verdict: Verdict, ___: M
         if verdict.code == "stop"
         else ("Add a full stop", f"{text}.")
     )
-    changes = rewritten(site, place, text, new)
+    changes = change_text(site, place, text, new)
     if changes:
         yield Remedy(label, changes)
 

@@ -4,13 +4,13 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Spelling
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import rewritten
+from formulon.core.checks.rules.content.slots import change_text
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
 
 
 def _as_it_is(site: Site, _: System, one: Spelling, __: Verdict, ___: Mapping[str, float]) -> Iterator[Remedy]:
-    changes = rewritten(site, one.place, one.form, site.identity.name)
+    changes = change_text(site, one.place, one.form, site.identity.name)
     if changes:
         yield Remedy(f"Write “{site.identity.name}”", changes)
 

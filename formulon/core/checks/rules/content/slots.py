@@ -112,14 +112,6 @@ def is_text(site: Site, place: PagePlace) -> bool:
     return section is not None and isinstance(section.content.get(place.slot.split("/")[0]), str | list)
 
 
-def rewritten(site: Site, place: PagePlace, old: str, new: str) -> tuple[Change, ...]:
-    """Writes something else in the place of words of a text; nothing where they do not stand there as they are."""
-    value = value_at(site, place)
-    if not isinstance(value, str) or old not in value:
-        return ()
-    return change_slot(site, place, None, value.replace(old, new))
-
-
 def other_layouts(site: Site, place: PagePlace) -> Iterator[tuple[str, tuple[Change, ...]]]:
     """Every other layout of a place's section: its label, and the change."""
     found = located(site, place.page, place.section)

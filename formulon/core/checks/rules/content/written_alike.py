@@ -5,7 +5,7 @@ from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.page_facts import Spelling
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
-from formulon.core.checks.rules.content.slots import rewritten
+from formulon.core.checks.rules.content.slots import change_text
 from formulon.core.checks.views import SiteView
 from formulon.core.site.site import Site
 from formulon.core.system.system import System
@@ -17,7 +17,7 @@ def _as_most(site: Site, _: System, __: SiteView, verdict: Verdict, ___: Mapping
     new = (
         usual if verdict.code == "telephone" else f"{usual[0]}{sample[1:-1]}{usual[-1]}" if verdict.code == "quotation" else ""
     )
-    changes = rewritten(site, verdict.place, sample, new) if verdict.place and new else ()
+    changes = change_text(site, verdict.place, sample, new) if verdict.place and new else ()
     if changes:
         yield Remedy(f"Write {new}", changes)
 
