@@ -24,7 +24,7 @@ _FLAGS = (
     "--headless", "--disable-gpu", "--no-first-run", "--disable-extensions", "--disable-background-networking", "--disable-sync",
     "--disable-component-update", "--disable-default-apps", "--no-default-browser-check", "--disable-dev-shm-usage", "--no-sandbox",
     "--proxy-bypass-list=<-loopback>", "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1", "--force-color-profile=srgb",
-    "--font-render-hinting=none", "--hide-scrollbars", "--disable-features=WebRtcHideLocalIpsWithMdns,DialMediaRouteProvider",
+    "--font-render-hinting=none", "--hide-scrollbars", "--disable-frame-rate-limit", "--disable-features=WebRtcHideLocalIpsWithMdns,DialMediaRouteProvider",
     "--webrtc-ip-handling-policy=disable_non_proxied_udp", "--remote-debugging-port=0", "about:blank",
 )  # fmt: skip
 

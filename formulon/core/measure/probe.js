@@ -16,8 +16,10 @@
   // What places and colours are called; besides.js has the same.
   // (names)
   // A selector that finds the element again: its id, else its steps down from the nearest id.
-  const selectors = new Map(), ids = new Map(), steps = new Map();
-  for (const one of document.querySelectorAll('[id]')) ids.set(one.id, (ids.get(one.id) ?? 0) + 1);
+  // What is the same at every width is worked out once, for no script changes the page.
+  const kept = (globalThis.formulonKept ??= { selectors: new Map(), ids: new Map(), steps: new Map(), nodes: new Map(), sections: new Map() });
+  const { selectors, ids, steps } = kept;
+  if (!ids.size) for (const one of document.querySelectorAll('[id]')) ids.set(one.id, (ids.get(one.id) ?? 0) + 1);
   // Which of its kind an element is among its siblings, from 1; 0 where it is the only one. Told for all of them at once.
   const stepOf = (el) => {
     if (!steps.has(el)) {
@@ -52,6 +54,11 @@
   const ours = !!document.querySelector('[data-section]');
   const slotOf = (el) => (ours ? ((el.closest('[data-slot]') ?? el.querySelector('[data-slot]'))?.dataset.slot ?? '') : '');
   const sectionOf = (el) => {
+    let known = kept.sections.get(el);
+    if (known === undefined) kept.sections.set(el, (known = partOf(el)));
+    return known;
+  };
+  const partOf = (el) => {
     const named = ours && el.closest('[data-section]');
     if (named) return named.dataset.section;
     let part = el.closest(PARTS);
@@ -155,7 +162,15 @@
   };
   // The language of a text where its page does not say it.
   const langOf = (el) => { const said = el.closest('[lang]'); return said && said !== root ? said.lang : ''; };
-  const own = (el) => [...el.childNodes].filter((one) => one.nodeType === 3 && one.data.trim());
+  const NONE = [];
+  const own = (el) => {
+    let known = kept.nodes.get(el);
+    if (!known) {
+      known = /^(script|style|template|noscript|option)$/.test(el.localName) || el.closest('svg') ? NONE : [...el.childNodes].filter((one) => one.nodeType === 3 && one.data.trim());
+      kept.nodes.set(el, known);
+    }
+    return known;
+  };
   const label = (el) => {
     const by = (el.getAttribute('aria-labelledby') ?? '').split(/\s+/).filter(Boolean).map((id) => document.getElementById(id)?.textContent ?? '').join(' ');
     const said = by.trim() || el.getAttribute('aria-label') || '';
@@ -202,9 +217,8 @@
   };
   const cut = [];
   for (const el of everything) {
-    if (/^(script|style|template|noscript|option)$/.test(el.localName) || el.closest('svg') || !shown(el)) continue;
     const nodes = own(el);
-    if (!nodes.length || unseen(el)) continue;
+    if (!nodes.length || !shown(el) || unseen(el)) continue;
     const range = document.createRange();
     const rects = [];
     for (const node of nodes) {

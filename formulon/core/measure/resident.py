@@ -9,15 +9,15 @@ from contextlib import AsyncExitStack, ExitStack
 from typing import Any, TypeVar
 
 from playwright.async_api import Browser, Error
-from playwright.async_api import Page as Tab
 from pydantic import ValidationError
 
 from formulon.core.errors import BrowserError
 from formulon.core.measure.chromium import browsing
 from formulon.core.measure.facts import Page
 from formulon.core.measure.files import SiteFiles
-from formulon.core.measure.looking import WIDTHS, Views, looked, opened, undrawn
+from formulon.core.measure.looking import Views, looked, undrawn
 from formulon.core.measure.serving import Served, served
+from formulon.core.measure.window import Window, opened
 
 T = TypeVar("T")
 _IDLE = 60.0  # seconds after which a browser without work goes
@@ -34,7 +34,7 @@ class Resident:
         self._running: AsyncExitStack | None = None
         self._browser: Browser | None = None
         self._server: Served | None = None
-        self._tab: Tab | None = None
+        self._window: Window | None = None
         self._goes: asyncio.TimerHandle | None = None
         self._leaving: asyncio.Task[None] | None = None
 
@@ -69,14 +69,14 @@ class Resident:
         said = ""
         for _ in range(_TRIES):
             try:
-                tab = await self._tab_for(files)
-                return await asyncio.wait_for(looked(tab, path, views), views.seconds)
+                there = await self._window_for(files)
+                return await asyncio.wait_for(looked(there, path, views), views.seconds)
             except (TimeoutError, Error, ValidationError) as error:  # whatever state it left is thrown away with its browser
                 said = undrawn(path, error)
                 await self._end()
         raise BrowserError(said)
 
-    async def _tab_for(self, files: SiteFiles) -> Tab:
+    async def _window_for(self, files: SiteFiles) -> Window:
         if self._browser is None or not self._browser.is_connected():
             await self._end()
             running = AsyncExitStack()
@@ -86,18 +86,17 @@ class Resident:
             self._server = servers.enter_context(served(files))
             self._browser = await running.enter_async_context(browsing(self._server.server_address[1]))
         assert self._server is not None
-        if self._tab is None or self._server.files is not files:
-            if self._tab is not None:
-                await self._tab.context.close()
+        if self._window is None or self._server.files is not files:
+            if self._window is not None:
+                await self._window.close()
             self._server.files = files
-            # What one site has asked for is kept apart from the next.
-            self._tab = await (await opened(self._browser, WIDTHS[0])).new_page()
-        return self._tab
+            self._window = await opened(self._browser)  # what one site has asked for is kept apart from the next
+        return self._window
 
     def _leave(self) -> None:
         self._leaving = asyncio.get_running_loop().create_task(self._end())
 
     async def _end(self) -> None:
-        running, self._running, self._browser, self._tab, self._server = self._running, None, None, None, None
+        running, self._running, self._browser, self._window, self._server = self._running, None, None, None, None
         if running:
             await running.aclose()

@@ -13,8 +13,12 @@ from formulon.core.measure.files import SiteFiles
 
 HOST = "site.invalid"
 START = f"http://{HOST}/"
+FRAME = f"{START}.formulon-frame"  # a page of ours with nothing but the frame in which those of the site stand
+# As white and as light as a window is: what a page does not paint itself, and which scheme it is asked for, is then as it is without a frame.
+_FRAME = b"<!doctype html><title>Frame</title><style>body{margin:0;overflow:hidden}iframe{display:block;border:0;height:100vh}</style><iframe></iframe>"
 # No script of a page runs, whoever asks for it; nothing else is needed to look at a page.
 _POLICY = "script-src 'none'; object-src 'none'; frame-src 'none'; form-action 'none'"
+_FRAMES = _POLICY.replace("frame-src 'none'", "frame-src 'self'")
 _LEADS_ON = re.compile(rb"(http-equiv\s*=\s*[\"']?\s*)(?=refresh)", re.IGNORECASE)
 mimetypes.add_type("image/avif", ".avif")
 mimetypes.add_type("image/webp", ".webp")
@@ -45,6 +49,9 @@ class _Handler(BaseHTTPRequestHandler):
             self.server.refused.add(self.path[:300])
             self._answer(403, "text/plain", b"")
             return
+        if self.path == FRAME:
+            self._answer(200, "text/html", _FRAME, _FRAMES)
+            return
         path = self.server.files.at(unquote(address.path))
         if not path:
             self.server.missing.add(unquote(address.path)[:300])
@@ -64,11 +71,11 @@ class _Handler(BaseHTTPRequestHandler):
     def do_POST(self) -> None:
         self._answer(403, "text/plain", b"")
 
-    def _answer(self, code: int, kind: str, body: bytes) -> None:
+    def _answer(self, code: int, kind: str, body: bytes, policy: str = _POLICY) -> None:
         self.send_response(code)
         self.send_header("Content-Type", kind)
         self.send_header("Content-Length", str(len(body)))
-        self.send_header("Content-Security-Policy", _POLICY)
+        self.send_header("Content-Security-Policy", policy)
         self.send_header("Cache-Control", "max-age=3600")
         self.end_headers()
         self.wfile.write(body)

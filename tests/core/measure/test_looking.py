@@ -25,6 +25,7 @@ from formulon.core.measure.facts import Page
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.foreign import HELD, allowed_by, allowed_in, check_files
 from formulon.core.measure.serving import served
+from formulon.core.measure.window import Window, opened
 from formulon.core.site.editions import rendered_all
 from formulon.core.site.languages import published
 from formulon.core.site.planning.planner import plan
@@ -70,8 +71,8 @@ def test_the_largest_paint_is_of_the_page_itself() -> None:
     async def all_of() -> list[str]:
         with served(files) as server:
             async with looking.browsing(server.server_address[1]) as browser:
-                tab = await (await looking.opened(browser, 320)).new_page()
-                seen = [await looking.looked(tab, path, looking.Views((320,), besides=False)) for path in files.pages * 3]
+                there = await opened(browser)
+                seen = [await looking.looked(there, path, looking.Views((320,), besides=False)) for path in files.pages * 3]
         return [urlsplit(one.besides.largest.url).path if one.besides.largest else "none" for one in seen]
 
     assert asyncio.run(all_of()) == ["/a.png", "/b.png", "", "/a.png"] * 3
@@ -152,10 +153,10 @@ def test_the_browser_has_the_rights_of_nobody(monkeypatch: pytest.MonkeyPatch) -
 def test_a_page_that_ends_the_browser_is_told_and_the_others_are_looked_at(monkeypatch: pytest.MonkeyPatch) -> None:
     plain = looking.looked
 
-    async def breaking(tab: object, path: str, widths: list[int]) -> object:
+    async def breaking(there: Window, path: str, views: looking.Views) -> Page:
         if path == "b.html":
-            await tab.goto("chrome://crash")  # type: ignore[attr-defined]
-        return await plain(tab, path, widths)  # type: ignore[arg-type]
+            await there.tab.goto("chrome://crash")
+        return await plain(there, path, views)
 
     monkeypatch.setattr(looking, "looked", breaking)
     done: list[tuple[int, int]] = []
@@ -167,14 +168,14 @@ def test_a_page_that_ends_the_browser_is_told_and_the_others_are_looked_at(monke
 def test_a_page_over_which_the_browser_ends_is_told_and_the_others_come_in_their_order(monkeypatch: pytest.MonkeyPatch) -> None:
     plain = looking.looked
 
-    async def breaking(tab: object, path: str, views: looking.Views) -> object:
+    async def breaking(there: Window, path: str, views: looking.Views) -> Page:
         if path == "c.html":
             (one,) = [
                 int(process.name) for process in Path("/proc").glob("[0-9]*")
                 if b"formulon-chromium-" in _command(process) and b"--type=" not in _command(process) and _parent(process) == os.getpid()
             ]  # fmt: skip
             os.kill(one, signal.SIGKILL)
-        return await plain(tab, path, views)  # type: ignore[arg-type]
+        return await plain(there, path, views)
 
     monkeypatch.setattr(looking, "looked", breaking)
     names = [f"{name}.html" for name in "abcdef"]
