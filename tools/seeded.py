@@ -5,6 +5,7 @@ import struct
 import zlib
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from importlib import resources
 from random import Random
 
 from formulon.core.checks.findings import Finding
@@ -82,6 +83,7 @@ def _contrast(name: str, style: str, change: Change = lambda html: html, also: t
 
 
 _NEAR = ("consistency/near-colors",)
+_FACE = "@font-face{{font-family:Reedface;src:url({}.woff2)}}#second{{font-family:Reedface,Georgia,serif}}"
 DEFECTS = (
     _contrast("grey", "#first{color:#999;background:#fff}"), _contrast("thin", "#first{color:rgba(0,0,0,.35);background:#fff}"),
     _contrast("tint", "#second{color:#c8a06a;background:#fdf6ea}"), _contrast("dark", "#second{color:#3a4a63;background:#0d1524}"),
@@ -178,6 +180,8 @@ DEFECTS = (
     Defect("uneven-row", "pictures/row-proportions", _swap("</main>", '<div class="row"><img src="reed.png" alt="Reed" width="130" height="87"><img src="reed.png" alt="Reed again" width="130" height="130"></div></main>'), ".row{display:flex;gap:8px;align-items:start}.row img{object-fit:cover;height:auto}.row img+img{height:130px}.row img{flex:none;max-width:none}"),
     Defect("strange-form", "publishing/picture-forms", _swap('src="reed.png"', 'src="reed.bmp"')), Defect("heavy-form", "publishing/picture-forms", _swap('src="reed.png"', 'src="big.png"')),
     Defect("first-late", "publishing/first-picture-late", _swap("<h1>", '<img src="reed.png" alt="Reed" width="240" height="160" loading="lazy"><h1>')),
+    Defect("font-unread", "type/font-drawn", style=_FACE.format("unread"), also=("publishing/complaints",)), Defect("font-gone", "type/font-drawn", style=_FACE.format("gone"), also=("publishing/missing-file",)),
+    Defect("font-lacks", "type/font-drawn", _swap("<p id=\"second\">", "<p id=\"second\">Λίγα λόγια. "), _FACE.format("latin")), Defect("font-of-heading", "type/font-drawn", style=_FACE.format("unread").replace("#second", "h2"), also=("publishing/complaints",)),
     Defect("no-sheet", "publishing/missing-file", _swap("<style>", '<link rel="stylesheet" href="gone.css"><style>')), Defect("no-background", "publishing/missing-file", style="#work{background-image:url(gone.png)}"),
     Defect("wide-on-paper", "layout/on-paper", style="@media print{#second{width:1100px}}"), Defect("cut-on-paper", "layout/on-paper", style="@media print{#second{height:12px;overflow:hidden}}"),
 )  # fmt: skip
@@ -193,6 +197,8 @@ def site(turns: int = 2) -> SiteFiles:
         "dot.png": png(120, 80, (90, 80, 70)),
         "heavy.png": png(480, 320, (214, 205, 190)) + bytes(2_600_000),
         "big.png": png(480, 320, (214, 205, 190)) + bytes(400_000),
+        "latin.woff2": (resources.files("formulon.typefaces") / "files" / "figtree" / "latin.woff2").read_bytes(),
+        "unread.woff2": b"no font" * 99,
         "reed.bmp": png(480, 320, (214, 205, 190)),
         "long.css": f"/* {Random(7).randbytes(450_000).hex()} */".encode(),
     }

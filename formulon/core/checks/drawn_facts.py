@@ -198,6 +198,29 @@ class LargestPaint:
 
 
 @dataclass(frozen=True, slots=True)
+class Moved:
+    """How much of a first screen moves while a page is loaded, and how far (the score of Cumulative Layout Shift), with the words of what
+    moves most."""
+
+    place: PagePlace
+    score: float
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class FontDrawn:
+    """A text that asks for a typeface which the site brings: the fonts of the browser's own in which letters of it are drawn instead, and how
+    many of all these are. Signs that few typefaces have do not count."""
+
+    place: PagePlace
+    text: str
+    asked: str
+    drawn: str
+    letters: int
+    all_letters: int
+
+
+@dataclass(frozen=True, slots=True)
 class Complaint:
     """What a browser has to say of a page, as its console has it."""
 
@@ -218,9 +241,9 @@ class SiteRoot:
 
 DrawnFact = (
     Control | PageValues | StateText | Still | Grown | OutOfUse | Focused | Unreached | Printed | SpacedText | PictureFile | MissingFile | Overlap | Gap | LeftEdges | PictureRow
-    | FrameTexts | Spoken | LargestPaint | Complaint | SiteRoot
+    | FrameTexts | Spoken | LargestPaint | Moved | FontDrawn | Complaint | SiteRoot
 )  # fmt: skip
 DRAWN = (
     Control, PageValues, StateText, Still, Grown, OutOfUse, Focused, Unreached, Printed, SpacedText, PictureFile, MissingFile, Overlap, Gap, LeftEdges, PictureRow,
-    FrameTexts, Spoken, LargestPaint, Complaint, SiteRoot,
+    FrameTexts, Spoken, LargestPaint, Moved, FontDrawn, Complaint, SiteRoot,
 )  # fmt: skip

@@ -11,11 +11,13 @@ from formulon.core.checks.drawn_facts import (
     Control,
     DrawnFact,
     Focused,
+    FontDrawn,
     FrameTexts,
     Gap,
     Grown,
     LeftEdges,
     MissingFile,
+    Moved,
     OutOfUse,
     Overlap,
     PageValues,
@@ -69,6 +71,8 @@ def drawn_facts(page: SeenPage) -> Iterator[DrawnFact]:
     yield from _under_pointer(page)
     yield from _under_keys(page)
     yield from (Complaint(page.place(), one) for one in page.besides.console)
+    yield from _moved(page)
+    yield from _fonts(page, seen)
     yield from _on_paper(page)
     yield from _spaced(page)
     yield from _files(page)
@@ -105,6 +109,31 @@ def _controls(page: SeenPage, seen: PageSeen) -> Iterator[Control]:
             _at(page, one), one.kind, one.label, filled, _hex(ground), one.edge, _mixed(one.edged, behind) if one.edge else "", one.radius,
             one.high, one.family.split(",")[0].strip("\"' "), _mixed(one.hint, behind),
         )  # fmt: skip
+
+
+def _moved(page: SeenPage) -> Iterator[Moved]:
+    shift = page.besides.shift
+    if shift is None:
+        return
+    narrow = page.seen[min(page.seen)]
+    there = max(narrow.texts, key=lambda text: _shared(text.box, shift.box), default=None)
+    if there is None or not _shared(there.box, shift.box):
+        yield Moved(page.place(), shift.score, "")
+    else:
+        yield Moved(_at(page, there), shift.score, there.text)
+
+
+def _fonts(page: SeenPage, seen: PageSeen) -> Iterator[FontDrawn]:
+    for text in seen.texts:
+        others = [font for font in text.fonts if not font.brought]
+        letters = sum(font.letters for font in others)
+        # Arrows, pictures of feelings and the like are nobody's letters.
+        signs = sum(not (char.isalnum() or char.isascii()) for char in text.text)
+        if letters > signs:
+            drawn = " and ".join(dict.fromkeys(font.name for font in others))
+            yield FontDrawn(
+                _at(page, text), text.text, text.first_family, drawn, letters, sum(font.letters for font in text.fonts)
+            )
 
 
 def _in_state(page: SeenPage, words: Sequence[WordsSeen], state: str) -> Iterator[StateText]:

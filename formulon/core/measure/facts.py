@@ -154,7 +154,7 @@ class Page:
                 most = max(by_width.values(), key=lambda one: one.lines)
                 yield Style(
                     self._at(text), text.text[:60], text.level if leads else 0, text.size, most.line * text.size / most.size,
-                    most.lines, text.weight, text.family.split(",")[0].strip("\"' "), ink if written else "", ground if written else "",
+                    most.lines, text.weight, text.first_family, ink if written else "", ground if written else "",
                     text.section in frames, text.upper,
                 )  # fmt: skip
 

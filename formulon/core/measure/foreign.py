@@ -29,13 +29,13 @@ HELD = frozenset((
     "content/written-alike", "contrast/dichromacy", "contrast/field-edge", "contrast/focus-ring", "contrast/hint",
     "contrast/states", "contrast/text-minimum", "interaction/focus-covered", "interaction/focus-forced",
     "interaction/focus-seen", "interaction/names", "interaction/out-of-use", "interaction/pointer-answered", "interaction/reached", "interaction/target-size", "layout/gap",
-    "layout/left-edges", "layout/on-paper", "layout/overlap", "layout/reflow", "layout/shift", "layout/still-under-pointer", "layout/text-cut", "layout/viewport",
+    "layout/left-edges", "layout/moves", "layout/on-paper", "layout/overlap", "layout/reflow", "layout/shift", "layout/still-under-pointer", "layout/text-cut", "layout/viewport",
     "links/dead-destination", "links/labels-for-one", "links/one-destination", "links/orphan-page", "links/told-in-text",
     "pictures/row-proportions", "pictures/stretched", "pictures/too-small", "publishing/canonical", "publishing/complaints",
     "publishing/first-picture-late", "publishing/icon", "publishing/kept-away", "publishing/largest-paint", "publishing/missing-file",
     "publishing/other-hosts", "publishing/picture-forms", "publishing/sitemap", "publishing/title-description",
     "publishing/titles-apart", "publishing/weight", "structure/empty-heading", "structure/heading-order", "structure/ids-apart",
-    "structure/landmarks", "structure/language", "type/capitals", "type/least-size", "type/line-height", "type/measure",
+    "structure/landmarks", "structure/language", "type/capitals", "type/font-drawn", "type/least-size", "type/line-height", "type/measure",
     "type/text-spacing", "type/zoom",
 ))  # fmt: skip
 

@@ -1,4 +1,4 @@
-"""What a browser tells by itself while it loads a page: what it painted as the largest thing, and what its console says."""
+"""What a browser tells by itself while it loads a page: what it painted as the largest thing, what moved, and what its console says."""
 
 import asyncio
 import time
@@ -7,7 +7,7 @@ from typing import Any
 
 from playwright.async_api import CDPSession
 
-from formulon.core.measure.seen import Box, LargestSeen, PageSeen
+from formulon.core.measure.seen import Box, LargestSeen, PageSeen, ShiftSeen
 
 _ROUNDED = 1.02  # how much larger a box may be than what browsers tell of it
 _MOST_SAID = 20  # complaints of a browser about a page
@@ -22,6 +22,7 @@ class Heard:
     def begins(self) -> None:
         """Another page comes."""
         self.largest: LargestSeen | None = None
+        self.shift: ShiftSeen | None = None
         self.said: list[str] = []
         self.ended = False
 
@@ -46,12 +47,18 @@ class Heard:
     def _moved(self, told: dict[str, Any]) -> None:
         """Another page is there: what was painted of the last one, all of which is told again at first, is of no account."""
         if "parentId" in told["frame"]:
-            self.largest = None
+            self.largest = self.shift = None
 
     def _timeline(self, told: dict[str, Any]) -> None:
-        details = told["event"].get("lcpDetails")
-        if details and not self.ended:
-            self.largest = LargestSeen(url=details.get("url", ""), size=details["size"])
+        event = told["event"]
+        if self.ended:
+            return
+        if painted := event.get("lcpDetails"):
+            self.largest = LargestSeen(url=painted.get("url", ""), size=painted["size"])
+        if (moved := event.get("layoutShiftDetails")) and moved["sources"]:
+            most = max((one["currentRect"] for one in moved["sources"]), key=lambda rect: rect["width"] * rect["height"])
+            before = self.shift.score if self.shift else 0.0
+            self.shift = ShiftSeen(score=before + moved["value"], box=(most["x"], most["y"], most["width"], most["height"]))
 
     def _logged(self, told: dict[str, Any]) -> None:
         entry = told["entry"]
@@ -71,7 +78,7 @@ async def hearing(line: CDPSession) -> Heard:
     for name, take in told.items():
         line.on(name, take)
     await line.send("Page.enable")
-    await line.send("PerformanceTimeline.enable", {"eventTypes": ["largest-contentful-paint"]})
+    await line.send("PerformanceTimeline.enable", {"eventTypes": ["largest-contentful-paint", "layout-shift"]})
     await line.send("Log.enable")
     return heard
 

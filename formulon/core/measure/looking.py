@@ -33,6 +33,8 @@ _PAGE_SECONDS = 20.0
 _SHOTS = 2  # of a screen some of whose texts are not told
 _PAINT_SECONDS = 1.0  # until a browser tells of what it has painted; of some pictures it never does
 _MOST_SCREENS = 24  # of a page and a width on which pixels are read
+_USUAL = "\u00ff"  # the last letter that nearly all typefaces for Latin have (ISO 8859-1)
+_MOST_FONTS = 40  # texts of a page
 _DESK = 1280  # px at which controls are gone through, and the widest at which texts are spaced
 
 Progress = Callable[[int, int], None]
@@ -119,6 +121,10 @@ async def looked(there: Window, path: str, views: Views) -> Page:
     _, seen = await asyncio.gather(there.screen((0, 0, 8, 8)), _wholly(there, widths[:1], desk))
     await there.heard.painted(seen[widths[0]], HEIGHT, patience)
     seen |= await _wholly(there, widths[1:], desk)
+    if views.besides:
+        texts = _doubtful(seen[desk])
+        for text, fonts in zip(texts, await there.fonts([one.at for one in texts]), strict=True):
+            text.fonts = fonts
     pixels: dict[int, dict[str, Pair]] = {}
     glancing: dict[int, asyncio.Task[list[GlanceSeen]]] = {}
     for width in widths:
@@ -133,7 +139,7 @@ async def looked(there: Window, path: str, views: Views) -> Page:
             pixels[width] = await _pixels(there, width, untold)
     asked = _briefly(there, [width for width in views.edges if width not in seen])
     beside, besides = await asyncio.gather(asked, _besides(there, desk, views) if views.besides else _nothing())
-    besides.largest, besides.console = there.heard.largest, there.heard.complaints
+    besides.largest, besides.shift, besides.console = there.heard.largest, there.heard.shift, there.heard.complaints
     for width, task in glancing.items():
         seen[width].glances = await task
     return Page(path, seen, pixels, beside, scheme=views.scheme, besides=besides)
@@ -143,6 +149,22 @@ async def _wholly(there: Window, widths: Sequence[int], desk: int) -> dict[int, 
     """All that is seen of a page at each width, one after the other."""
     told = await there.seen(widths, whole=desk)
     return {width: PageSeen.model_validate_json(one) for width, one in zip(widths, told, strict=True)}
+
+
+def _doubtful(page: PageSeen) -> list[TextSeen]:
+    """The texts that are asked for the font in which they are drawn: those with letters that not every typeface has, and of each typeface
+    that could not be read the longest. What else asks for a typeface that the site brings is drawn in it. To ask takes a tenth of the time
+    that a page takes, so that no page is asked which need not be."""
+    made: dict[tuple[object, ...], TextSeen] = {}
+    for text in page.texts:
+        if text.first_family not in page.faces:
+            continue
+        rare = any(char.isalpha() and char > _USUAL for char in text.text)
+        if rare or text.first_family in page.unread:
+            key = (text.at,) if rare else (text.family, text.weight, text.italic)
+            if key not in made or len(made[key].text) < len(text.text):
+                made[key] = text
+    return list(made.values())[:_MOST_FONTS]
 
 
 async def _briefly(there: Window, widths: Sequence[int], spaced: bool = False) -> dict[int, EdgeSeen]:

@@ -5,6 +5,7 @@ from collections.abc import Iterator, MutableMapping
 from dataclasses import replace
 from functools import cached_property
 
+from formulon.core.checks.drawn_facts import FontDrawn
 from formulon.core.checks.findings import Cause, Finding, PageChecks, Report, merged, recounted
 from formulon.core.checks.guideline import forbidden_pairs
 from formulon.core.checks.page_facts import MEASURED, Fact, PageHead, Style, TextRun
@@ -113,11 +114,16 @@ class OwnChecks:
         identity, forbidden = self.site.identity, forbidden_pairs(self.site.identity)
         departing = self._departing(page)
         policy, drawn = policy_of(self.site.choices), next(one for one in self.site.drawn if one.id == page.page)
+        predicted = list(self.prediction.page(drawn))
+        # Of these texts it is known which letters their typeface lacks.
+        lacking = {(one.place.section, one.text) for one in predicted if isinstance(one, TextRun) and one.unknown_glyphs}
         for fact in seen.facts(self.own.files, self._first(page), identity.name):
             if isinstance(fact, TextRun):
                 yield replace(fact, policy=policy)
             elif isinstance(fact, Style) and fact.place.section in departing:
                 yield replace(fact, ink="", ground="")
+            elif isinstance(fact, FontDrawn) and (fact.place.section, fact.text) in lacking:
+                continue
             elif isinstance(fact, PageHead):
                 yield replace(fact, name=drawn.name, forbidden=forbidden)
             else:
@@ -131,7 +137,7 @@ class OwnChecks:
         def beside(width: int) -> list[Fact]:
             return list(Prediction(self.site, self.system, None, (width - 1, width + 1)).page(drawn))
 
-        yield from disagreements(list(self.prediction.page(drawn)), seen, beside)
+        yield from disagreements(predicted, seen, beside)
 
     def cause(self, page: OwnPage, key: str) -> Cause | None:
         """What a finding of a page is about; None where the page is not known, or has no such finding."""

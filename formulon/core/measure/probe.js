@@ -383,6 +383,21 @@
       const rect = el.getBoundingClientRect();
       if (rect.height > 40 && rect.height < innerHeight * 3 && rect.width > 40 && /url\(/.test(styleOf(el).backgroundImage + styleOf(el, '::before').backgroundImage + styleOf(el, '::after').backgroundImage)) made.drawn.push(box(rect));
     }
+    // Families whose files are the site's own: what another host has is not loaded here.
+    const brought = new Set(), far = new Set();
+    const faces = (rules) => {
+      for (const rule of rules) {
+        if (rule instanceof CSSFontFaceRule) {
+          const name = rule.style.getPropertyValue('font-family').replace(/^["']|["']$/g, ''), src = rule.style.getPropertyValue('src');
+          brought.add(name);
+          if ([...src.matchAll(/url\(\s*["']?([^"')]+)/g)].some(([, to]) => !/^(data|blob):/.test(to) && new URL(to, document.baseURI).host !== location.host)) far.add(name);
+        } else if (rule.styleSheet) try { faces(rule.styleSheet.cssRules); } catch { /* of another host */ }
+        else if (rule.cssRules) faces(rule.cssRules);
+      }
+    };
+    for (const sheet of document.styleSheets) try { faces(sheet.cssRules); } catch { /* of another host */ }
+    made.faces = [...brought].filter((name) => !far.has(name));
+    made.unread = [...new Set([...document.fonts].filter((one) => one.status === 'error').map((one) => one.family.replace(/^["']|["']$/g, '')))];
     made.corners = [...corners.values()].map((one) => ({ ...one, value: String(one.value) }));
     made.shadows = [...shadows.values()].slice(0, 40);
   }

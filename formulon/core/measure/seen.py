@@ -20,6 +20,14 @@ class SeenAt(At):
     slot: str = ""
 
 
+class FontSeen(BaseModel):
+    """A font in which letters of a text are drawn: its own name, whether the page brings it, and how many letters."""
+
+    name: str
+    brought: bool
+    letters: int
+
+
 class TextSeen(SeenAt):
     """The own words of an element. `backs` are the colours behind its ends, where they can be told without pixels."""
 
@@ -47,6 +55,12 @@ class TextSeen(SeenAt):
     cut: bool
     beyond: bool = Field(default=False, description="Some of it is not in sight: cut off, folded away, or to be scrolled to.")
     lang: str = Field(default="", description="Of the element or one around it, where that is not the page's.")
+    fonts: list[FontSeen] = Field(default_factory=list, description="In which it is really drawn, where that was asked.")
+
+    @property
+    def first_family(self) -> str:
+        """The typeface that it asks for before any other."""
+        return self.family.split(",")[0].strip("\"' ")
 
 
 class TargetSeen(SeenAt):
@@ -225,9 +239,16 @@ class LargestSeen(BaseModel):
     size: float
 
 
+class ShiftSeen(BaseModel):
+    """What moved on the first screen while the page was loaded: its score (Layout Instability, 2.2), and where what moved most came to."""
+
+    score: float
+    box: Box
+
+
 class Besides(BaseModel):
     """What was seen of a page beside its widths: with wider spacing by width, on paper, under the pointer and under the keyboard.
-    `unreached` are controls that the keyboard did not come to, `largest` is what was painted largest at the narrowest width, and `console`
+    `unreached` are controls that the keyboard did not come to, `largest` is what was painted largest at the narrowest width, `shift` what moved there, and `console`
     what the browser said while the page was loaded."""
 
     spaced: dict[int, EdgeSeen] = Field(default_factory=dict)
@@ -236,6 +257,7 @@ class Besides(BaseModel):
     focused: list[FocusSeen] = Field(default_factory=list)
     unreached: list[FocusSeen] = Field(default_factory=list)
     largest: LargestSeen | None = None
+    shift: ShiftSeen | None = None
     console: list[str] = Field(default_factory=list)
 
 
@@ -285,5 +307,7 @@ class PageSeen(BaseModel):
     looks: list[LookSeen] = Field(default_factory=list)
     corners: list[ValueSeen] = Field(default_factory=list)
     shadows: list[ValueSeen] = Field(default_factory=list)
+    faces: list[str] = Field(default_factory=list, description="Families whose files are the site's own.")
+    unread: list[str] = Field(default_factory=list, description="Families of whose files one cannot be had or read.")
     drawn: list[Box] = Field(default_factory=list)
     glances: list[GlanceSeen] = Field(default_factory=list)

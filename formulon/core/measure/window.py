@@ -13,6 +13,7 @@ from playwright.async_api import Page as Tab
 
 from formulon.core.measure.facts import Scheme
 from formulon.core.measure.heard import Heard, hearing
+from formulon.core.measure.seen import FontSeen
 from formulon.core.measure.serving import FRAME, START
 
 HEIGHT = 900  # px
@@ -94,6 +95,25 @@ class Window:
         told: list[str] = await self.frame.evaluate(_AT_EACH, how) if widths else []
         return told
 
+    async def fonts(self, selectors: Sequence[str]) -> list[list[FontSeen]]:
+        """In which fonts the words of each element are really drawn, as the browser's inspector has it."""
+        if not selectors:
+            return []
+        send = self.line.send
+        ready = send("DOM.enable"), send("CSS.enable"), send("DOM.getDocument", {"depth": 4, "pierce": True})
+        whole: list[dict[str, Any]] = list(await asyncio.gather(*ready))
+        root = _inner(whole[-1]["root"])
+        found = await asyncio.gather(*(send("DOM.querySelector", {"nodeId": root, "selector": one}) for one in selectors))
+        told = await asyncio.gather(*(send("CSS.getPlatformFontsForNode", {"nodeId": one["nodeId"]}) for one in found))
+        await asyncio.gather(send("CSS.disable"), send("DOM.disable"))
+        return [
+            [
+                FontSeen(name=font["familyName"], brought=font["isCustomFont"], letters=round(font["glyphCount"]))
+                for font in one["fonts"]
+            ]
+            for one in told
+        ]
+
     async def besides(self, what: Literal["rest", "pointer", "focus"]) -> str:
         """What is seen of controls in their states, as JSON (besides.js)."""
         told: str = await self.frame.evaluate(_BESIDES, what)
@@ -130,3 +150,10 @@ class Window:
             "Page.captureScreenshot", {"format": "png", "optimizeForSpeed": True, "clip": clip}
         )
         return base64.b64decode(shot["data"])
+
+
+def _inner(node: dict[str, Any]) -> int:
+    """The number of the document within the frame, from the tree around it."""
+    if "contentDocument" in node:
+        return int(node["contentDocument"]["nodeId"])
+    return next((found for one in node.get("children", ()) if (found := _inner(one))), 0)

@@ -252,6 +252,9 @@ def test_what_whole_sites_do_fails_it() -> None:
     assert found >= WHOLE, sorted(WHOLE - found)
 
 
+LATE = {"layout/moves"}  # by a file that comes late: tests/core/measure/test_looking.py
+
+
 def test_each_rule_is_failed_by_something() -> None:
-    failed = {*STUDIO, *WHOLE, *SEEN, *(one.rule for one in seeded.DEFECTS)}
+    failed = {*STUDIO, *WHOLE, *SEEN, *LATE, *(one.rule for one in seeded.DEFECTS)}
     assert failed == set(rules()), sorted(failed ^ set(rules()))

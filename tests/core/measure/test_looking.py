@@ -6,6 +6,7 @@ import json
 import os
 import signal
 import threading
+import time
 import zipfile
 from collections.abc import Iterator
 from contextlib import suppress
@@ -76,6 +77,37 @@ def test_the_largest_paint_is_of_the_page_itself() -> None:
         return [urlsplit(one.besides.largest.url).path if one.besides.largest else "none" for one in seen]
 
     assert asyncio.run(all_of()) == ["/a.png", "/b.png", "", "/a.png"] * 3
+
+
+class Late(SiteFiles):
+    """Files of which one comes late."""
+
+    def read(self, path: str) -> bytes:
+        if path == "late.png":
+            time.sleep(0.6)  # s, in which all else has been painted
+        return super().read(path)
+
+
+def test_what_moves_while_a_page_is_loaded_is_told_with_its_score() -> None:
+    """Layout Instability, 2.2: the share of the screen of what moves, where it was and is, times how far it moves of the longer side."""
+    picture = '<img src="late.png" alt="Reed" style="display:block" {}>'
+    words = '<div id="all" style="height:400px;width:320px;background:#ddd"><p>Words that are read.</p></div>'
+    style = "<style>body{margin:0}p{margin:0}</style>"
+    files = site(moves=style + picture.format("") + words, stays=style + picture.format('width="280" height="170"') + words)
+    data = {**files.data, "late.png": seeded.png(280, 170, (214, 205, 190))}
+    late = Late(None, {name: len(one) for name, one in data.items()}, data)
+    pages: dict[str, Page] = {}
+    assert not looking.look(late, lambda page: pages.update({page.path: page}), (320,))
+    assert pages["stays.html"].besides.shift is None
+    shift = pages["moves.html"].besides.shift
+    expected = (400 + 170) / looking.HEIGHT * 170 / looking.HEIGHT
+    assert shift and shift.score == pytest.approx(expected, rel=0.02)
+    (told,) = [one for one in check_files(late, (320,)).report.findings if one.rule == "layout/moves"]
+    assert (
+        told.page == "moves.html"
+        and told.measured == pytest.approx(expected, abs=0.005)
+        and "Words that are read." in told.message
+    )
 
 
 def test_pages_of_our_own_are_clean_and_agree_with_what_was_predicted(quillmoor: Identity) -> None:

@@ -57,6 +57,34 @@ def other_keys(before: Site, after: Site) -> set[str]:
     return {one.path for one in own_site(after).pages if old.get(one.path) != one.key}
 
 
+@pytest.mark.browser
+def test_texts_are_really_drawn_in_the_typefaces_of_the_system() -> None:
+    """In alphabets that files of their own hold, and where the chosen typeface has no letters for them: that is known before."""
+    looker = Resident(idle=5)
+    for language, name, lacks in (
+        ("el", "Ξύλο και Λυγαριά", False),
+        ("pl", "Żółta Łódź", False),
+        ("uk", "Їжак і Ґава", False),
+        ("ja", "山鳥製本所", True),
+    ):
+        site = plan(Identity(name=name, language=language, does="Żółć, ğ, ő, ș" if language == "pl" else ""))
+        own, predicted = own_site(site), predict(site, site.system())
+        checks = OwnChecks(site, own)
+        for page in own.pages:
+            seen = looker.look(own.files, page.path, page.views)
+            asked = [text for text in seen.seen[1280].texts if text.fonts]
+            assert asked or not any(
+                char > "\u00ff" for text in seen.seen[1280].texts for char in text.text if char.isalpha()
+            ), page.path
+            assert lacks or all(font.brought for text in asked for font in text.fonts), [
+                (text.text, text.fonts) for text in asked
+            ]
+            checks.add(page, seen)
+        assert any(isinstance(one, TextRun) and one.unknown_glyphs for one in predicted) == lacks, language
+        assert not [one for one in checks.report().findings if one.rule in ("type/font-drawn", "layout/moves")], language
+    looker.close()
+
+
 def test_a_page_has_another_key_when_something_that_it_is_drawn_from_changes(demo: Site) -> None:
     pages = {one.path for one in own_site(demo).pages}
     assert len(pages) == len(demo.pages) > 2 and other_keys(demo, demo.model_copy(deep=True)) == set()
