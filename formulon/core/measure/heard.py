@@ -16,7 +16,8 @@ _MOST_SAID = 20  # complaints of a browser about a page
 class Heard:
     """What is told of the page that is there now; what is told once it is `ended` is of another width."""
 
-    def __init__(self) -> None:
+    def __init__(self, frame: str) -> None:
+        self._frame = frame  # in which the page stands; pages within the page are not spoken of
         self.begins()
 
     def begins(self) -> None:
@@ -46,12 +47,12 @@ class Heard:
 
     def _moved(self, told: dict[str, Any]) -> None:
         """Another page is there: what was painted of the last one, all of which is told again at first, is of no account."""
-        if "parentId" in told["frame"]:
+        if told["frame"]["id"] == self._frame:
             self.largest = self.shift = None
 
     def _timeline(self, told: dict[str, Any]) -> None:
         event = told["event"]
-        if self.ended:
+        if self.ended or event["frameId"] != self._frame:
             return
         if painted := event.get("lcpDetails"):
             self.largest = LargestSeen(url=painted.get("url", ""), size=painted["size"])
@@ -68,8 +69,9 @@ class Heard:
 
 
 async def hearing(line: CDPSession) -> Heard:
-    """Has a browser tell, on a line of its own."""
-    heard = Heard()
+    """Has a browser tell of what stands in the one frame of a page, on a line of its own."""
+    tree = (await line.send("Page.getFrameTree"))["frameTree"]
+    heard = Heard(tree["childFrames"][0]["frame"]["id"])
     told: dict[str, Callable[[dict[str, Any]], None]] = {
         "PerformanceTimeline.timelineEventAdded": heard._timeline,
         "Log.entryAdded": heard._logged,

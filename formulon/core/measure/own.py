@@ -22,7 +22,7 @@ from formulon.core.site.site import Site
 
 # What looks at pages: another one sees otherwise.
 LOOKER = hashlib.blake2b(
-    b"".join((resources.files("formulon.core.measure") / name).read_bytes() for name in ("probe.js", "besides.js", "seen.py", "looking.py", "window.py", "behind.py", "attention.py", "glanced.py"))
+    b"".join((resources.files("formulon.core.measure") / name).read_bytes() for name in ("probe.js", "besides.js", "seen.py", "looking.py", "window.py", "heard.py", "behind.py", "attention.py", "glanced.py"))
 ).hexdigest()  # fmt: skip
 _SHEETS = ("tokens.css", "site.css")
 # Pages are told apart by their links' words, and a typeface by its name, which is made of its files: letters that are cut out of it for

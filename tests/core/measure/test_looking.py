@@ -62,7 +62,8 @@ def test_the_largest_paint_is_of_the_page_itself() -> None:
         f'<img src="{name}.png" width="{wide}" height="{high}" alt="">'
         for name, wide, high in (("a", 280, 170), ("b", 200, 120))
     )
-    files = site(a=large, b=small, c="<p>Words alone.</p>", d=large)
+    within = '<iframe srcdoc="<h1>A page within the page</h1>" width="300" height="160"></iframe><iframe src="a.html"></iframe>'
+    files = site(a=large, b=small, c="<p>Words alone.</p>", d=large + within)
     picture = seeded.png(280, 170, (214, 205, 190)) + bytes(20_000)  # browsers leave out pictures of next to no bytes
     sizes, data = (
         {**of, **dict.fromkeys(("a.png", "b.png"), one)} for of, one in ((files.sizes, len(picture)), (files.data, picture))
