@@ -182,6 +182,7 @@ DEFECTS = (
     Defect("first-late", "publishing/first-picture-late", _swap("<h1>", '<img src="reed.png" alt="Reed" width="240" height="160" loading="lazy"><h1>')),
     Defect("font-unread", "type/font-drawn", style=_FACE.format("unread"), also=("publishing/complaints",)), Defect("font-gone", "type/font-drawn", style=_FACE.format("gone"), also=("publishing/missing-file",)),
     Defect("font-lacks", "type/font-drawn", _swap("<p id=\"second\">", "<p id=\"second\">Λίγα λόγια. "), _FACE.format("latin")), Defect("font-of-heading", "type/font-drawn", style=_FACE.format("unread").replace("#second", "h2"), also=("publishing/complaints",)),
+    Defect("icon-gone", "publishing/missing-file", _swap('rel="icon" href="reed.png"', 'rel="icon" href="gone.png"')),
     Defect("no-sheet", "publishing/missing-file", _swap("<style>", '<link rel="stylesheet" href="gone.css"><style>')), Defect("no-background", "publishing/missing-file", style="#work{background-image:url(gone.png)}"),
     Defect("wide-on-paper", "layout/on-paper", style="@media print{#second{width:1100px}}"), Defect("cut-on-paper", "layout/on-paper", style="@media print{#second{height:12px;overflow:hidden}}"),
 )  # fmt: skip

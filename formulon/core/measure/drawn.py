@@ -4,7 +4,7 @@ from collections import Counter
 from collections.abc import Iterator, Mapping, Sequence
 from pathlib import PurePosixPath
 from typing import Protocol
-from urllib.parse import unquote, urlsplit
+from urllib.parse import unquote
 
 from formulon.core.checks.drawn_facts import (
     Complaint,
@@ -31,6 +31,7 @@ from formulon.core.checks.drawn_facts import (
 )
 from formulon.core.checks.place import PagePlace
 from formulon.core.color.srgb import to_hex
+from formulon.core.measure.addresses import parted
 from formulon.core.measure.edges import SHEET
 from formulon.core.measure.mixed import over, rounded
 from formulon.core.measure.seen import Besides, Box, PageSeen, PictureSeen, SeenAt, TextSeen, WordsSeen
@@ -193,8 +194,8 @@ def _files(page: SeenPage) -> Iterator[PictureFile | MissingFile]:
     sizes = {one.address: int(one.bytes) for one in requests}
     for address, status in {one.address: one.status for one in requests}.items():
         # Browsers look for an icon there without being asked to; publishing/icon tells that none is named.
-        if status == 404 and urlsplit(address).hostname == HOST and urlsplit(address).path != "/favicon.ico":
-            yield MissingFile(page.place(), unquote(urlsplit(address).path))
+        if status == 404 and parted(address).hostname == HOST and parted(address).path != "/favicon.ico":
+            yield MissingFile(page.place(), unquote(parted(address).path))
     pictures: dict[str, list[PictureSeen]] = {}
     for seen in page.seen.values():
         for picture in seen.pictures:
@@ -206,7 +207,7 @@ def _files(page: SeenPage) -> Iterator[PictureFile | MissingFile]:
         large = [each for each in several if min(each.box[2:]) >= _LEAST_PICTURE]
         late = any(each.lazy and each.box[1] + min(each.box[3], 100) < _FIRST_SCREEN * 0.75 for each in large)
         yield PictureFile(
-            _at(page, one), PurePosixPath(urlsplit(one.source).path).name, PurePosixPath(urlsplit(one.source).path).suffix.lower(),
+            _at(page, one), PurePosixPath(parted(one.source).path).name, PurePosixPath(parted(one.source).path).suffix.lower(),
             sizes.get(one.source, 0), one.natural, late, all(each.reserved for each in large),
         )  # fmt: skip
 

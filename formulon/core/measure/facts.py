@@ -3,9 +3,9 @@
 import re
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence, Set
 from typing import Literal, TypeVar
-from urllib.parse import unquote, urljoin, urlsplit
+from urllib.parse import unquote
 
-from formulon.core.checks.drawn_facts import SiteRoot, Spoken
+from formulon.core.checks.drawn_facts import MissingFile, SiteRoot, Spoken
 from formulon.core.checks.page_facts import (
     CutText,
     Destination,
@@ -27,6 +27,7 @@ from formulon.core.checks.page_facts import (
 from formulon.core.checks.wording import with_wording
 from formulon.core.color.contrast import contrast_ratio
 from formulon.core.color.srgb import RGB, to_hex
+from formulon.core.measure.addresses import parted
 from formulon.core.measure.drawn import drawn_facts
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.mixed import over, rounded
@@ -69,7 +70,7 @@ class Page:
     @property
     def hosts(self) -> frozenset[str]:
         """Other hosts that the page asks for something."""
-        asked = (urlsplit(one.address).hostname for seen in self.seen.values() for one in seen.requests)
+        asked = (parted(one.address).hostname for seen in self.seen.values() for one in seen.requests)
         return frozenset(host for host in asked if host and host != HOST)
 
     def facts(self, files: SiteFiles, first: bool, name: str = "") -> Iterator[Fact]:
@@ -84,7 +85,7 @@ class Page:
         alone = "noindex" in page.robots.lower() or name.startswith(("404", "thank"))
         yield PageHead(self.place(), name, page.title, described, page.lang or "en", first, alone=alone)
         yield PageForm(
-            self.place(), page.title, page.lang, page.viewport, page.mains, tuple(page.twice), page.robots, page.icons,
+            self.place(), page.title, page.lang, page.viewport, page.mains, tuple(page.twice), page.robots, len(page.icons),
             round(files.sizes.get(self.path, 0) + sum(one.bytes for one in page.requests)), first,
             page.canonical,
         )  # fmt: skip
@@ -112,6 +113,9 @@ class Page:
             yield EmptyHeading(self._at(empty))
         for field in self._once(lambda seen: seen.fields):
             yield Named(self._at(field), "field", field.label, field.hint)
+        for icon in map(parted, page.icons):  # which browsers do not ask for within a frame
+            if icon.hostname == HOST and not files.at(unquote(icon.path)):
+                yield MissingFile(self.place(), unquote(icon.path))
         if self.besides.largest:
             yield from largest_paint(self.place(), self.path, self.besides.largest, self.seen[min(self.seen)], files)
         yield from drawn_facts(self)
@@ -231,7 +235,7 @@ def _root(files: SiteFiles) -> SiteRoot:
 
 def _is_drawing(source: str) -> bool:
     """Whether a picture has outlines, and so no size of its own."""
-    return source.startswith("data:image/svg") or urlsplit(source).path.lower().endswith(".svg")
+    return source.startswith("data:image/svg") or parted(source).path.lower().endswith(".svg")
 
 
 def _gaps(target: TargetSeen, others: Sequence[TargetSeen]) -> tuple[float, float]:
@@ -256,7 +260,9 @@ def _led(page: str, to: str, files: SiteFiles) -> tuple[str, bool]:
     """Where a link leads as people would write it, and whether that is there. What lies elsewhere is taken to be."""
     if not to or to == "#" or to.lower().startswith("javascript:"):
         return "", False
-    address = urlsplit(urljoin(START + page, to))
+    address = parted(to, START + page)
+    if not address.scheme:
+        return to, False  # no address at all
     if _ELSEWHERE.match(to) and address.hostname != HOST:
         return to, True
     path = files.at(unquote(address.path))

@@ -3,10 +3,10 @@
 import math
 from collections.abc import Iterator
 from pathlib import PurePosixPath
-from urllib.parse import urlsplit
 
 from formulon.core.checks.page_facts import Areas, MarkDrawn, PagePlace
 from formulon.core.color.srgb import to_hex
+from formulon.core.measure.addresses import parted
 from formulon.core.measure.facts import Page
 from formulon.core.measure.mixed import rounded
 from formulon.core.measure.seen import Box, PageSeen, PictureSeen
@@ -23,11 +23,11 @@ def mark_facts(identity: Identity, page: Page) -> Iterator[MarkDrawn]:
     shown: dict[str, dict[int, PictureSeen]] = {}
     for width, seen in page.seen.items():
         for one in seen.pictures:
-            if FOLDER in urlsplit(one.source).path:
+            if FOLDER in parted(one.source).path:
                 shown.setdefault(one.at, {})[width] = one
     for by_width in shown.values():
         first = by_width[max(by_width)]
-        mark = marks.get(PurePosixPath(urlsplit(first.source).path).stem)
+        mark = marks.get(PurePosixPath(parted(first.source).path).stem)
         if mark is not None and not first.broken:
             yield _drawn(identity, mark, page, by_width)
 

@@ -4,10 +4,11 @@ which thing is the largest, and the time is worked out of the bytes that have to
 import zlib
 from collections.abc import Iterator
 from pathlib import PurePosixPath
-from urllib.parse import unquote, urlsplit
+from urllib.parse import unquote
 
 from formulon.core.checks.drawn_facts import LargestPaint
 from formulon.core.checks.place import PagePlace
+from formulon.core.measure.addresses import parted
 from formulon.core.measure.files import SiteFiles
 from formulon.core.measure.seen import LargestSeen, PageSeen
 from formulon.core.measure.serving import HOST
@@ -30,12 +31,12 @@ def largest_paint(
 ) -> Iterator[LargestPaint]:
     """What the largest thing of a page's first screen is, and when it is there."""
     asked = {one.address: one for one in seen.requests}
-    sheets = (unquote(urlsplit(one).path).strip("/") for one in asked if urlsplit(one).hostname == HOST and ".css" in one)
+    sheets = (unquote(parted(one).path).strip("/") for one in asked if parted(one).hostname == HOST and ".css" in one)
     picture = asked.get(largest.url)
     if largest.url and picture is None and not largest.url.startswith("data:"):
         return  # it comes from elsewhere, and nobody knows how much it is
     takes = seconds(_packed(files, path), sum(_packed(files, one) for one in sheets), int(picture.bytes) if picture else 0)
-    name = PurePosixPath(urlsplit(largest.url).path).name if picture else ""
+    name = PurePosixPath(parted(largest.url).path).name if picture else ""
     yield LargestPaint(place, name, round(takes, 2))
 
 

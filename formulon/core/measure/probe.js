@@ -412,7 +412,7 @@
     ...made,
     parts: [...seenParts].map((at) => ({ at, kind: named(at)?.localName ?? '', frame: frames(at), ...(ours && whole && at !== 'body' && named(at) ? { box: box(named(at).getBoundingClientRect()), ground: groundOf(named(at)) } : {}) })),
     lang: root.lang ?? '', title: document.title ?? '', description: attribute('meta[name=description i]', 'content'), robots: attribute('meta[name=robots i]', 'content'),
-    viewport: attribute('meta[name=viewport i]', 'content'), canonical: attribute('link[rel=canonical i]', 'href'), icons: document.querySelectorAll('link[rel~=icon i]').length,
+    viewport: attribute('meta[name=viewport i]', 'content'), canonical: attribute('link[rel=canonical i]', 'href'), icons: [...document.querySelectorAll('link[rel~=icon i]')].map((one) => one.href),
     mains: [...document.querySelectorAll('main, [role=main]')].filter(shown).length, ids: [...document.querySelectorAll('[id]')].map((one) => one.id).concat([...document.querySelectorAll('a[name]')].map((one) => one.name)),
     twice: (() => { const seen = new Set(), two = new Set(); for (const one of document.querySelectorAll('[id]')) (seen.has(one.id) ? two : seen).add(one.id); return [...two]; })(),
     inner: innerWidth, wide: root.scrollWidth, high: root.scrollHeight, backs: getComputedStyle(document.body).backgroundColor,

@@ -296,7 +296,7 @@ class PageSeen(BaseModel):
     robots: str
     viewport: str
     canonical: str
-    icons: int
+    icons: list[str] = Field(description="Addresses of the icons that the page names.")
     mains: int
     ids: list[str]
     twice: list[str]

@@ -80,6 +80,24 @@ def test_the_largest_paint_is_of_the_page_itself() -> None:
     assert asyncio.run(all_of()) == ["/a.png", "/b.png", "", "/a.png"] * 3
 
 
+def test_addresses_that_are_none_hinder_nothing() -> None:
+    """RFC 3986, 3.2.2: what begins with a bracket has to be an address of numbers."""
+    broken = "http://[bad"
+    files = site(
+        link=f'<p><a href="{broken}">Nowhere</a></p>', picture=f'<img src="{broken}" alt="Reed" width="50" height="50">',
+        background=f'<p style="background:url({broken})">Words.</p>', base=f'<base href="{broken}"><a href="x">Words.</a>',
+    )  # fmt: skip
+    data = {
+        name: page.replace(
+            b"<title>", f'<link rel="icon" href="{broken}"><link rel="canonical" href="{broken}"><title>'.encode()
+        )
+        for name, page in files.data.items()
+    }
+    found = check_files(SiteFiles(None, {name: len(one) for name, one in data.items()}, data), (360,))
+    assert found.pages == 4 and not found.failed
+    assert "link.html" in {one.page for one in found.report.findings if one.rule == "links/dead-destination"}
+
+
 class Late(SiteFiles):
     """Files of which one comes late."""
 
