@@ -12,6 +12,9 @@ const SCREENS = [
 ] as const;
 const KINDS: Record<string, string> = { action: 'to press', text: 'text', picture: 'picture' };
 
+/** Where a spot stands, in px: whole in sight, also where what it marks is at an edge. */
+const within = (at: number) => `clamp(12px, ${at}px, calc(100% - 12px))`;
+
 /** What draws the eye first on the first screen of a page, as is predicted: numbered, on the page and beside it. */
 export function FirstSeenPanel({ waiting }: { waiting: boolean }) {
   const { brand, look } = useShown('brand', 'look');
@@ -53,7 +56,7 @@ export function FirstSeenPanel({ waiting }: { waiting: boolean }) {
           >
             <PageFrame key={width} pageId={page.id} width={Number(width)} shown={shown} lights={false} />
             {glances.map((one, index) => (
-              <span key={index} className="glance" style={{ left: one.x * scale, top: one.y * scale }}>
+              <span key={index} className="glance" style={{ left: within(one.x * scale), top: within(one.y * scale) }}>
                 {index + 1}
               </span>
             ))}
