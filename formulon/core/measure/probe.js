@@ -385,12 +385,13 @@
     }
     // Families whose files are the site's own: what another host has is not loaded here.
     const brought = new Set(), far = new Set();
+    const elsewhere = (to) => !/^(data|blob):/.test(to) && URL.canParse(to, document.baseURI) && new URL(to, document.baseURI).host !== location.host;
     const faces = (rules) => {
       for (const rule of rules) {
         if (rule instanceof CSSFontFaceRule) {
           const name = rule.style.getPropertyValue('font-family').replace(/^["']|["']$/g, ''), src = rule.style.getPropertyValue('src');
           brought.add(name);
-          if ([...src.matchAll(/url\(\s*["']?([^"')]+)/g)].some(([, to]) => !/^(data|blob):/.test(to) && new URL(to, document.baseURI).host !== location.host)) far.add(name);
+          if ([...src.matchAll(/url\(\s*["']?([^"')]+)/g)].some(([, to]) => elsewhere(to))) far.add(name);
         } else if (rule.styleSheet) try { faces(rule.styleSheet.cssRules); } catch { /* of another host */ }
         else if (rule.cssRules) faces(rule.cssRules);
       }

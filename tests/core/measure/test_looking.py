@@ -85,7 +85,9 @@ def test_addresses_that_are_none_hinder_nothing() -> None:
     broken = "http://[bad"
     files = site(
         link=f'<p><a href="{broken}">Nowhere</a></p>', picture=f'<img src="{broken}" alt="Reed" width="50" height="50">',
-        background=f'<p style="background:url({broken})">Words.</p>', base=f'<base href="{broken}"><a href="x">Words.</a>',
+        background=f'<p style="background:url({broken})">Words.</p>',
+        face=f'<style>@font-face{{font-family:Bad;src:url({broken})}}@font-face{{font-family:Reed;src:url(gone.woff2)}}p{{font-family:Reed}}</style><p>Words.</p>',
+        base=f'<base href="{broken}"><a href="x">Words.</a>',
     )  # fmt: skip
     data = {
         name: page.replace(
@@ -94,7 +96,8 @@ def test_addresses_that_are_none_hinder_nothing() -> None:
         for name, page in files.data.items()
     }
     found = check_files(SiteFiles(None, {name: len(one) for name, one in data.items()}, data), (360,))
-    assert found.pages == 4 and not found.failed
+    assert found.pages == 5 and not found.failed
+    assert [one.page for one in found.report.findings if one.rule == "type/font-drawn"] == ["face.html"]
     assert "link.html" in {one.page for one in found.report.findings if one.rule == "links/dead-destination"}
 
 
