@@ -5,10 +5,14 @@ What is unlike the rest of the screen, and stands in one place of it, draws the 
 in F. Perazzi, P. Krähenbühl, Y. Pritch, A. Hornung, “Saliency filters: contrast based filtering for salient region detection”, CVPR 2012
 (uniqueness, and how far apart the places of a feature lie; from memory), with features of cells instead of segments, and directions of edges
 beside colours; maps are weighted by how far they are above their mean, as in L. Itti, C. Koch, E. Niebur, “A model of saliency-based visual
-attention for rapid scene analysis”, IEEE PAMI 20, 1998 (from memory). After each glance what was looked at is set aside."""
+attention for rapid scene analysis”, IEEE PAMI 20, 1998 (from memory). Where it is known what things stand on a screen, they are compared as
+well, each as a whole, in colour, edges and size by themselves: one thin outline among filled things, or one taller in its row, has no
+pixel that no other place has (features are looked for one by one: A. Treisman, G. Gelade, “A feature-integration theory of attention”,
+1980; from memory). After each glance what was looked at is set aside."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from math import ceil, floor
 
 import numpy as np
 from numpy.typing import NDArray
@@ -30,6 +34,13 @@ _APART = 0.1  # of the screen's diagonal, as a standard deviation: a feature tha
 _ALL_OVER = 0.03  # what such a feature draws, of what it would in one place
 _FLAT = 0.0005  # energy of edges around, at which half of what a place draws is left: where nothing is, nothing is looked at
 _ASIDE = 0.08  # of the diagonal: what is set aside around a glance that no box holds
+_UNLIKE = (
+    0.08,
+    0.01,
+    0.25,
+)  # things whose mean colour, mean step at an edge, or size by log2 differs by less are alike in that
+_THINGS = 1.5  # what one thing otherwise draws, beside one map of cells
+_LARGE = 1 / 400  # of the screen: a thing of that area draws half of what a large one does
 _LEAST = 0.15  # of the strongest: what draws the eye less draws it no more than anything
 
 
@@ -46,7 +57,7 @@ class Glance:
 def glances(screen: NDArray[np.uint8], boxes: Sequence[Box] = (), count: int = GLANCES) -> list[Glance]:
     """Where the eye goes first on a screen, shape (h, w, 3) in sRGB, in order. A box that was looked at is set aside whole: the smallest
     that holds the place."""
-    drawing, cell = drawing_map(screen), cell_of(screen)
+    drawing, cell = drawing_map(screen, boxes), cell_of(screen)
     top = float(drawing.max(initial=0.0))
     left, found = drawing.copy(), list[Glance]()
     rows, columns = np.indices(drawing.shape)
@@ -71,8 +82,9 @@ def cell_of(screen: NDArray[np.uint8]) -> int:
     return 16 if screen.shape[1] >= 16 * _ACROSS else 8
 
 
-def drawing_map(screen: NDArray[np.uint8]) -> Floats:
-    """How much each cell of a screen, shape (h, w, 3) in sRGB, draws the eye: shape (h // cell, w // cell), from 0."""
+def drawing_map(screen: NDArray[np.uint8], boxes: Sequence[Box] = ()) -> Floats:
+    """How much each cell of a screen, shape (h, w, 3) in sRGB, draws the eye: shape (h // cell, w // cell), from 0. `boxes` are the things
+    that stand on it."""
     cell = cell_of(screen)
     high, wide = (size // cell for size in screen.shape[:2])
     made = np.zeros((high, wide), dtype=np.float32)
@@ -97,7 +109,49 @@ def drawing_map(screen: NDArray[np.uint8]) -> Floats:
             top = float(one.max())
             if top > 1e-6:
                 made += one / top * (1 - float(one.mean()) / top) ** 2
-    return made * around / (around + _FLAT)
+    made *= around / (around + _FLAT)
+    for each in _compared(((lab * (1, 2, 2), cell // 4), (np.abs(np.stack([across, down], -1)), 2)), boxes):
+        _add_things(made, each, boxes, cell)
+    return made
+
+
+def _compared(maps: Sequence[tuple[Floats, int]], boxes: Sequence[Box]) -> list[Floats]:
+    """How much each thing draws the eye by what maps, with the px that their cells are wide, tell of it, and by its size, each shape
+    (things,), 1 at most: how unlike the others it is, by how few are like it, and by its area. Nothing of fewer than three things."""
+    seen, features, areas = list[int](), [], []
+    for index, box in enumerate(boxes):
+        parts = [one[_cells(box, size)] for one, size in maps]
+        if all(part.size for part in parts):
+            seen.append(index)
+            areas.append(parts[0].size / maps[0][0].size)
+            features.append([part.mean((0, 1)) for part in parts] + [np.log2(np.maximum(box[2:], 4))])
+    made = []
+    for kind, width in enumerate(_UNLIKE if len(seen) > 2 else ()):
+        one = np.array([each[kind] for each in features])
+        apart = np.hypot.reduce(one[:, None] - one[None], axis=-1)
+        few = (1 - np.exp(-(apart**2) / (2 * width**2))).sum(1) / (len(seen) - 1)
+        drawn = np.zeros(len(boxes), dtype=np.float32)
+        drawn[seen] = few**2 * apart.mean(1) * np.array(areas) / (np.array(areas) + _LARGE)
+        if drawn.max() > 1e-6:
+            made.append(drawn / drawn.max())
+    return made
+
+
+def _add_things(to: Floats, drawn: Floats, boxes: Sequence[Box], cell: int) -> None:
+    """Onto a map, in place, what things draw by one of their features, so much the more the fewer do; smaller ones lie on larger ones."""
+    weight, added = _THINGS * (1 - float(drawn[drawn > 0].mean())) ** 2, np.zeros_like(to)
+    for index in sorted(range(len(boxes)), key=lambda one: -boxes[one][2] * boxes[one][3]):
+        added[_cells(boxes[index], cell)] = drawn[index]
+    to += weight * added
+
+
+def _cells(box: Box, size: int) -> tuple[slice, slice]:
+    """The rows and columns of cells, of a size in px, that a box touches."""
+    left, top, wide, high = box
+    rows, columns = (
+        (max(0, floor(low / size)), max(0, ceil((low + long) / size))) for low, long in ((top, high), (left, wide))
+    )
+    return slice(*rows), slice(*columns)
 
 
 def _edges(tensor: Floats) -> Floats:
