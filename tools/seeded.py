@@ -84,6 +84,8 @@ def _contrast(name: str, style: str, change: Change = lambda html: html, also: t
 
 _NEAR = ("consistency/near-colors",)
 _FACE = "@font-face{{font-family:Reedface;src:url({}.woff2)}}#second{{font-family:Reedface,Georgia,serif}}"
+_ICON = '<a class="icon" href="#top" aria-label="To the top"><svg width="32" height="32" viewBox="0 0 32 32"><path d="M4 24 16 8l12 16z" fill="{}"/></svg></a>'
+_ON_WHITE = "#ask{background:#fff}#ask *{color:#111}#ask button{background:#0b5d3b!important;color:#fff!important}"
 DEFECTS = (
     _contrast("grey", "#first{color:#999;background:#fff}"), _contrast("thin", "#first{color:rgba(0,0,0,.35);background:#fff}"),
     _contrast("tint", "#second{color:#c8a06a;background:#fdf6ea}"), _contrast("dark", "#second{color:#3a4a63;background:#0d1524}"),
@@ -102,7 +104,7 @@ DEFECTS = (
     _contrast("filter", "#second{filter:opacity(.3)}"), _contrast("blend", "#second{background:#fff;color:#777}#work{filter:brightness(1.6)}"),
     _contrast("only-wide", "@media(min-width:900px){#second{color:#bbb;background:#fff}}"), _contrast("only-narrow", "@media(max-width:500px){#second{color:#bbb;background:#fff}}"),
     Defect("name-link", "interaction/names", _swap("</main>", '<a href="#top"><img src="reed.png" alt="" width="30" height="20"></a></main>'), also=("content/alternative-text",)),
-    Defect("name-button", "interaction/names", _swap("Send it", "<svg width=\"20\" height=\"20\" aria-hidden=\"true\"><circle r=\"9\"/></svg>")),
+    Defect("name-button", "interaction/names", _swap("Send it", "<svg width=\"20\" height=\"20\" aria-hidden=\"true\"><circle r=\"9\"/></svg>"), also=("contrast/graphic",)),
     Defect("name-icon-only", "interaction/names", _swap(">How we cut<", "><i></i><"), ".go i{display:inline-block;width:30px;height:24px}"),
     Defect("name-empty-label", "interaction/names", _swap('<label for="name">Your name</label>', "")),
     Defect("name-hint-alone", "interaction/names", _swap('<label for="name">Your name</label><input id="name">', '<input id="name" placeholder="Your name">')),
@@ -185,6 +187,21 @@ DEFECTS = (
     Defect("icon-gone", "publishing/missing-file", _swap('rel="icon" href="reed.png"', 'rel="icon" href="gone.png"')),
     Defect("no-sheet", "publishing/missing-file", _swap("<style>", '<link rel="stylesheet" href="gone.css"><style>')), Defect("no-background", "publishing/missing-file", style="#work{background-image:url(gone.png)}"),
     Defect("wide-on-paper", "layout/on-paper", style="@media print{#second{width:1100px}}"), Defect("cut-on-paper", "layout/on-paper", style="@media print{#second{height:12px;overflow:hidden}}"),
+    Defect("graphic-faint", "contrast/graphic", _swap("</form>", "</form>" + _ICON.format("#c9d2d9")), _ON_WHITE, also=("contrast/field-edge",)),
+    Defect("graphic-stroke", "contrast/graphic", _swap("</form>", "</form>" + _ICON.format("none").replace("<path", '<path stroke="#00000030" stroke-width="3"')), _ON_WHITE, also=("contrast/field-edge",)),
+    Defect("graphic-named", "contrast/graphic", _swap("</form>", '</form><svg role="img" aria-label="Open all day" width="40" height="40"><circle cx="20" cy="20" r="18" fill="#f1e3a0"/></svg>'), _ON_WHITE, also=("contrast/field-edge",)),
+    Defect("selected-faint", "contrast/selection", style="::selection{background:#f3c74b;color:#fff}"), Defect("selected-veil", "contrast/selection", style="#second{background:#fff;color:#222}#second::selection{background:rgba(0,0,0,.75);color:#333}"),
+    Defect("white-on-paper", "contrast/on-paper", style="@media print{#second{background:none;color:#eee;print-color-adjust:exact}#work,main,body{background:#fff!important}}"),
+    Defect("pale-on-paper", "contrast/on-paper", style="@media print{*{background:#fff!important}#first{color:#dcdcdc!important;-webkit-print-color-adjust:exact}}"),
+    Defect("slanted", "type/slanted-smeared", style=_FACE.format("latin") + "#second{font-style:italic}"), Defect("smeared", "type/slanted-smeared", style=_FACE.format("latin") + "#second{font-weight:700}"),
+    Defect("slanted-in-text", "type/slanted-smeared", _swap("tied three times", "tied <em>three</em> times"), _FACE.format("latin")),
+    Defect("ladder", "type/hyphenation", _swap('id="second">', 'id="second">The water\u00adreed\u00adcutters\u00adguild\u00adhall\u00adroof stands. '), "#second{max-width:9ch}"),
+    Defect("ladder-of-words", "type/hyphenation", _swap("From the eaves upwards.", "Moor\u00adland\u00adwater\u00adreed\u00adfarm\u00adhouse under\u00adwater\u00adgardens over\u00adwinter\u00adstores."), ".card:last-child p{max-width:6.5ch}"),
+    Defect("headline-divided", "type/hyphenation", _swap("<h2>Ask us</h2>", "<h2 class='narrow'>Ask the under\u00adwater\u00adgardeners</h2>"), ".narrow{max-width:9ch}"),
+    Defect("picture-first", "layout/picture-first", _swap("<h2>What it looks like</h2>", ""), "#pic{height:700px!important;width:100%;object-fit:cover}"),
+    Defect("pictures-first", "layout/picture-first", _swap("<h2>What it looks like</h2>", "".join(f'<img src="reed.png" alt="Reed {n}" width="480" height="320">' for n in "abc"))),
+    Defect("row-apart", "layout/wide-rows", _swap("</main>", '<ul class="apart"><li><span>A bundle</span><span>9 €</span></li><li><span>A roof</span><span>900 €</span></li></ul></main>'), ".apart{padding:0;list-style:none}.apart li{display:flex;justify-content:space-between}main{max-width:70rem!important}#first,#second{max-width:60ch}"),
+    Defect("row-of-table", "layout/wide-rows", _swap("</main>", '<table class="apart"><tr><td>Bundle</td><td class="end">9 €</td></tr></table></main>'), ".apart{width:100%}.apart .end{text-align:right}main{max-width:70rem!important}#first,#second{max-width:60ch}"),
 )  # fmt: skip
 
 

@@ -5,7 +5,7 @@ import re
 import subprocess
 import sys
 import time
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 from copy import copy
 from pathlib import Path
 from threading import Condition
@@ -253,12 +253,14 @@ def stage(page: Page, name: str) -> None:
     page.get_by_role("navigation", name="Stages").get_by_role("link", name=re.compile(f"^{name}")).click()
 
 
-def violations(page: Page) -> list[str]:
-    """axe-core's violations of WCAG 2.2 A and AA and its best practices. Previews are judged on their own."""
+def violations(page: Page, of: str = "", tags: Sequence[str] = ()) -> list[str]:
+    """axe-core's violations of WCAG 2.2 A and AA and its best practices, or of its rules with some tags alone. Previews are judged on
+    their own. A visitor's page, whose own policy lets no script in, is judged as well: the driver evaluates from outside."""
     page.evaluate(AXE)
     found = page.evaluate(
-        "axe.run({exclude: [['iframe']]}, {resultTypes: ['violations']})"
-        ".then(r => r.violations.map(v => `${v.id}: ${v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join(' | ')}`))"
+        "([of, tags]) => axe.run(of, {resultTypes: ['violations'], ...(tags.length ? {runOnly: tags} : {})})"
+        ".then(r => r.violations.map(v => `${v.id}: ${v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join(' | ')}`))",
+        [of or {"exclude": [["iframe"]]}, list(tags)],
     )
     return list(found)
 

@@ -16,7 +16,7 @@ from formulon.core.site.setting import set_in, step_of
 from formulon.core.site.site import FRAME, Section, Site
 from formulon.core.site.slots import slot_values
 from formulon.core.system.resolve import resolve
-from tests.browser.test_layouts import READ, WIDTHS, filled, regions, shown, site, write
+from tests.browser.test_layouts import WIDTHS, filled, read_of, regions, shown, site, write
 
 GROUNDS = ("paper", "tint", "deep", "brand", "accent")
 
@@ -58,7 +58,7 @@ def test_compositions_stand_as_they_are_told(tab: Page, tmp_path: Path, case: st
     values = [slot_values(one) for one in sections]
     for width in shown(tab, tmp_path, widths):
         assert tab.evaluate("document.documentElement.scrollWidth") == width, (case, width)
-        for section, held, seen in zip(sections, values, tab.evaluate(READ)[:-1], strict=True):
+        for section, held, seen in zip(sections, values, read_of(tab)[:-1], strict=True):
             where = (section.id, section.layout, width)
             texts = {
                 path for path, (slot, _) in held.items() if slot.type == "text" and general(path) in section.declared.drawn

@@ -13,7 +13,7 @@ from formulon.core.site.extents import Extents
 from formulon.core.site.layout import class_of
 from formulon.core.site.site import Section
 from formulon.core.system.resolve import resolve
-from tests.browser.test_layouts import READ, filled, shown, site, write
+from tests.browser.test_layouts import filled, read_of, shown, site, write
 from tests.browser.test_published import show
 
 WIDTHS = (360, 768, 1280)
@@ -51,7 +51,7 @@ def test_regions_stand_where_they_are_told_to(tab: Page, tmp_path: Path, case: s
     write(made, tmp_path)
     told, off = 0, []
     for width in shown(tab, tmp_path, WIDTHS):
-        for section, seen in zip(made.pages[0].sections, tab.evaluate(READ)[:-1], strict=True):
+        for section, seen in zip(made.pages[0].sections, read_of(tab)[:-1], strict=True):
             if not can_be_told(extents, section, width):
                 continue
             regions, high = extents.of(section, width)

@@ -14,7 +14,7 @@ from formulon.core.site.site import Page as SitePage
 from formulon.core.site.site import Site
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.documents.identity import Identity
-from tests.browser.conftest import AXE
+from tests.browser.conftest import violations
 from tests.browser.test_published import show
 
 WIDTHS = (320, 360, 480, 640, 767, 768, 900, 1023, 1024, 1280, 1920)
@@ -94,9 +94,7 @@ def test_what_is_too_much_for_a_row_unfolds_from_the_keyboard(tab: Page, tmp_pat
     assert last.is_visible()
     box = last.bounding_box()
     assert box is not None and box["x"] >= 0 and box["x"] + box["width"] <= 1280
-    tab.evaluate(AXE)
-    found = tab.evaluate("axe.run().then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html).join(' ')))")
-    assert found == []
+    assert violations(tab) == []
 
 
 @pytest.mark.parametrize("brand", BRANDS)

@@ -5,7 +5,7 @@ from pathlib import Path
 
 from playwright.sync_api import Browser, Page, expect
 
-from tests.browser.conftest import AXE, open_page, stage
+from tests.browser.conftest import open_page, stage, violations
 
 # An invented willow basket workshop. White on its green is 2.3:1, far below 4.5:1.
 COLORS = "Willow #9DB63C\nBark: rgb(74 52 38)\nReed hsl(42 60% 88%)"
@@ -118,7 +118,7 @@ def test_from_nothing_to_a_published_page(page: Page, studio: str, tmp_path: Pat
     visitor, said = open_page(chromium)
     visitor.goto(address)
     expect(visitor.get_by_role("heading", level=1)).to_have_text("Baskets that outlive the car")
-    assert contrast_violations(visitor) == []
+    assert violations(visitor) == []
     visitor.get_by_role("navigation", name="Pages", exact=True).get_by_role("link", name="Contact").click()
     expect(visitor.get_by_role("heading", level=1)).to_have_text("Contact")
     assert visitor.context.cookies() == [] and said == []
@@ -142,9 +142,3 @@ def test_from_nothing_to_a_published_page(page: Page, studio: str, tmp_path: Pat
     expect(page.get_by_role("rowheader", name="r1", exact=True)).to_be_visible()
     published = page.request.get(f"{address}tokens.css").text()
     assert "--shape-radius:12px" in published
-
-
-def contrast_violations(page: Page) -> list[str]:
-    """axe-core in the visitor's page, whose own policy lets no script in; the driver evaluates it from outside."""
-    page.evaluate(AXE)
-    return list(page.evaluate("axe.run().then(r => r.violations.map(v => v.id + ' ' + v.nodes.map(n => n.html).join(' ')))"))

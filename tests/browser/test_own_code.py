@@ -12,7 +12,7 @@ from formulon.core.checks.own_cascade import own_texts
 from formulon.core.checks.own_code import properties
 from formulon.core.site.own import scope_of
 from formulon.core.site.site import Section, Site
-from tests.browser.conftest import AXE
+from tests.browser.conftest import violations
 from tests.browser.test_layouts import site, write
 from tests.browser.test_published import show
 
@@ -129,6 +129,4 @@ def test_nothing_outside_is_reached(tab: Page, tmp_path: Path, width: int) -> No
 def test_its_html_stands_like_any(tab: Page, tmp_path: Path) -> None:
     write(with_css([""]), tmp_path)
     show(tab, tmp_path, "index.html", 1280)
-    tab.evaluate(AXE)
-    found = tab.evaluate("axe.run('.own').then(r => r.violations.map(v => v.id))")
-    assert found == []
+    assert violations(tab, ".own") == []

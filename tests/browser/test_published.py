@@ -24,7 +24,7 @@ from formulon.core.system.css import tokens_css
 from formulon.core.system.documents.choices import Choices
 from formulon.core.system.resolve import resolve
 from tests.browser.blocks import BLOCKS
-from tests.browser.conftest import AXE
+from tests.browser.conftest import violations
 from tests.browser.nu import Nu
 from tests.conftest import quillmoor_identity, quillmoor_pictures
 
@@ -114,9 +114,7 @@ def test_nu_html_checker_finds_no_error(folder: Path, nu: Nu) -> None:
 def test_axe_finds_no_violation(site: Site, folder: Path, tab: Page, width: int) -> None:
     for page in site.pages:
         show(tab, folder, site.file_name(page), width)
-        tab.evaluate(AXE)
-        found = tab.evaluate("axe.run().then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html).join(' ')))")
-        assert found == [], (page.id, width)
+        assert violations(tab) == [], (page.id, width)
 
 
 # What Chromium shows of the texts: colour, ground, size, lines.
@@ -353,6 +351,5 @@ def test_without_colors_pages_still_read(chromium: Browser, tmp_path: Path) -> N
     context = chromium.new_context()
     page = context.new_page()
     page.goto((tmp_path / "index.html").as_uri())
-    page.evaluate(AXE)
-    assert page.evaluate("axe.run().then(r => r.violations.map(v => v.id))") == []
+    assert violations(page) == []
     context.close()

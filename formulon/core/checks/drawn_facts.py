@@ -24,7 +24,7 @@ class Control:
 
 @dataclass(frozen=True, slots=True)
 class PageValues:
-    """The values of one kind (“corner” or “shadow”) that boxes of a page have, each with how many."""
+    """The values of one kind (“corner”, “shadow” or “space”) that boxes of a page have, each with how many."""
 
     place: PagePlace
     kind: str
@@ -86,6 +86,70 @@ class OutOfUse:
 
 
 @dataclass(frozen=True, slots=True)
+class Graphic:
+    """A control that says with a drawing alone what it does, or a drawing with a name: the colours that it is drawn in and its ground, hex."""
+
+    place: PagePlace
+    label: str
+    inks: tuple[str, ...]
+    ground: str
+
+
+@dataclass(frozen=True, slots=True)
+class Selected:
+    """Words as they are when they are selected, where the page has colours of its own for that; hex, size in px."""
+
+    place: PagePlace
+    text: str
+    ink: str
+    ground: str
+    size: float
+    weight: int
+
+
+@dataclass(frozen=True, slots=True)
+class Faked:
+    """Words that browsers have “slanted” or “smeared” by themselves, since the site's own typeface has no such file."""
+
+    place: PagePlace
+    text: str
+    family: str
+    what: str
+
+
+@dataclass(frozen=True, slots=True)
+class Divided:
+    """A text with words divided at the ends of lines on a desktop: how many, and in how many lines one below the other."""
+
+    place: PagePlace
+    text: str
+    headed: bool
+    words: int
+    run: int
+
+
+@dataclass(frozen=True, slots=True)
+class WideRow:
+    """A row of which two parts stand apart, in px at a width, with nothing that leads the eye across."""
+
+    place: PagePlace
+    text: str
+    other: str
+    gap: float
+    width: int
+
+
+@dataclass(frozen=True, slots=True)
+class PictureFirst:
+    """A section that begins with pictures on a phone: how high they are, in px at a width, before its first words."""
+
+    place: PagePlace
+    text: str
+    high: float
+    width: int
+
+
+@dataclass(frozen=True, slots=True)
 class Unreached:
     """A control that the keyboard does not come to."""
 
@@ -102,6 +166,9 @@ class Printed:
     sheet: int
     out: str
     cut: tuple[str, ...]
+    kept: tuple[
+        tuple[PagePlace, str, str, str], ...
+    ] = ()  # words whose colours are kept there: where, and ink and ground as hex
 
 
 @dataclass(frozen=True, slots=True)
@@ -241,9 +308,9 @@ class SiteRoot:
 
 DrawnFact = (
     Control | PageValues | StateText | Still | Grown | OutOfUse | Focused | Unreached | Printed | SpacedText | PictureFile | MissingFile | Overlap | Gap | LeftEdges | PictureRow
-    | FrameTexts | Spoken | LargestPaint | Moved | FontDrawn | Complaint | SiteRoot
+    | Graphic | Selected | Faked | Divided | WideRow | PictureFirst | FrameTexts | Spoken | LargestPaint | Moved | FontDrawn | Complaint | SiteRoot
 )  # fmt: skip
 DRAWN = (
     Control, PageValues, StateText, Still, Grown, OutOfUse, Focused, Unreached, Printed, SpacedText, PictureFile, MissingFile, Overlap, Gap, LeftEdges, PictureRow,
-    FrameTexts, Spoken, LargestPaint, Moved, FontDrawn, Complaint, SiteRoot,
+    Graphic, Selected, Faked, Divided, WideRow, PictureFirst, FrameTexts, Spoken, LargestPaint, Moved, FontDrawn, Complaint, SiteRoot,
 )  # fmt: skip

@@ -72,15 +72,25 @@ def header_facts(work: "Prediction", page: Page) -> Iterator[Fact]:
 
 def _mark(work: "Prediction", page: Page, section: Section) -> Iterator[Fact]:
     """The mark of header or footer at its heights."""
-    chosen = work.system.mark(section.ground).mark
-    mark = next((one for one in work.site.identity.marks if one.id == chosen), None)
+    drawn = work.system.mark(section.ground)
+    mark = next((one for one in work.site.identity.marks if one.id == drawn.mark), None)
     if mark is not None:
         width, height = size_of(mark)
         scale = head(work.site).mark if section.kind == "header" else 1.0
         heights = {viewport: scale * px(work.system, f"mark/{section.kind}-height", viewport) for viewport in work.widths}
         sizes = {viewport: (high * width / height, high) for viewport, high in heights.items()}
         least, why = least_height(work.site.identity, mark)
-        yield MarkDrawn(PagePlace(page.id, section.id, "mark"), mark.name, sizes, width / height, least, why)
+        ground = work.system.css(f"ground/{drawn.plate or section.ground}/background")
+        yield MarkDrawn(
+            PagePlace(page.id, section.id, "mark"),
+            mark.name,
+            sizes,
+            width / height,
+            least,
+            why,
+            seen=drawn.visibility,
+            ground=ground,
+        )
 
 
 def _name(work: "Prediction", page: Page, section: Section) -> Iterator[Fact]:

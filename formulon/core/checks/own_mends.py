@@ -23,6 +23,8 @@ _SMALLER = frozenset(("xx-small", "x-small", "smaller"))
 _MOVING = re.compile(
     r"^(?:font|padding|margin|border(?!-(?:\w+-)*(?:color|style|radius))|width|height|min-|max-|letter-spacing|word-spacing|line-height)"
 )
+_SPACES = re.compile(r"(?:margin|padding)(?:-.*)?|(?:row-|column-|grid-)?gap")
+_WRITTEN = re.compile(r"(?<![\w.-])(\d*\.?\d+)(px|rem)\b")
 _EMPTY = re.compile(r"<(h[1-6])\b[^<>]*>(?:\s|&nbsp;|<br>)*</\1>", re.IGNORECASE)
 _HEADING = re.compile(r"\bh[1-6]\b")
 _LARGEST = 22  # px up to which a text is running text
@@ -148,6 +150,23 @@ def nearest_sizes(site: Site, system: System, fact: Any, verdict: Verdict, __: M
         return f"var(--type-{name}-size)" if size <= _LARGEST else one.value
 
     label = "Take the nearest sizes of the system"
+    yield from _remedied(site, PagePlace("", "", ""), label, lambda own: {"css": tidied(own["css"], snapped)})
+
+
+def nearest_spaces(site: Site, system: System, fact: Any, verdict: Verdict, __: Mapping[str, float]) -> Iterator[Remedy]:
+    """Margins, paddings and gaps that are written out in px or rem, in any own CSS, as the nearest of the system's."""
+    held = ((path, token.value) for path, token in system.tokens.items() if re.fullmatch(r"space/\d+", path))
+    sizes = {path.replace("/", "-"): float(value["large"]) for path, value in held}
+
+    def near(written: re.Match[str]) -> str:
+        size = float(written[1]) * (16 if written[2] == "rem" else 1)
+        return written[0] if size <= 1 else f"var(--{min(sizes, key=lambda name: (abs(sizes[name] - size), name))})"
+
+    def snapped(one: Declared) -> str:
+        named = _SPACES.fullmatch(one.name) and "(" not in one.value
+        return _WRITTEN.sub(near, one.value) if named and sizes else one.value
+
+    label = "Take the nearest spaces of the system"
     yield from _remedied(site, PagePlace("", "", ""), label, lambda own: {"css": tidied(own["css"], snapped)})
 
 

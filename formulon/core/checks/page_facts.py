@@ -135,6 +135,8 @@ class PageHead:
     forbidden: tuple[
         tuple[str, str, str], ...
     ] = ()  # ink and ground as hex that the guideline rules out together, and its sentence
+    motif: str = ""  # on the start page: the shape of the brand's motif, where it has one
+    motifs: int = 0  # sections of the page in which it stands
 
 
 @dataclass(frozen=True, slots=True)
@@ -191,17 +193,21 @@ class Spelling:
 
 @dataclass(frozen=True, slots=True)
 class ColorsDrawn:
-    """The colours that a page's texts, controls and grounds are drawn in, as hex, and on the first page those that the brand has fixed."""
+    """The colours that a page's texts, controls and grounds are drawn in, as hex, and on the first page those that the brand has fixed.
+    Of predicted texts also by which ground and ink ("paper/body"), and on the first page which tokens of grounds were fixed by hand."""
 
     place: PagePlace
     colors: frozenset[str]
     exact: tuple[tuple[str, str], ...] = ()
+    tokens: frozenset[str] = frozenset()
+    pinned: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
 class MarkDrawn:
     """A mark of the brand as it is drawn: its sizes in px by width of the viewport, the proportion of width to height that it was made in,
-    its least height and why, the least room around it and the room that it needs, both in px at one width, and what was done to it."""
+    its least height and why, the least room around it and the room that it needs, both in px at one width, what was done to it, and how much
+    of it is seen."""
 
     place: PagePlace
     name: str
@@ -212,6 +218,9 @@ class MarkDrawn:
     room: float = math.inf
     needed: float = 0.0
     altered: tuple[str, ...] = ()
+    seen: float = 1.0  # share, 0–1, of its drawn area that has at least 3:1 on what it stands on
+    ground: str = ""  # that, as hex, where it is known
+    better: str = ""  # another mark of the brand's that is seen better there
 
 
 @dataclass(frozen=True, slots=True)
@@ -351,11 +360,13 @@ class OtherHosts:
 
 @dataclass(frozen=True, slots=True)
 class Allowed:
-    """What a site may be made of, where somebody has said so: colours by name, as sRGB, and families of typefaces; no families for any."""
+    """What a site may be made of, where somebody has said so: colours by name, as sRGB, and families of typefaces; no families for any.
+    `handed` says that these are all the tokens that were handed over, so that each should be in use."""
 
     place: PagePlace
     colors: tuple[tuple[str, str], ...]
     families: tuple[str, ...] = ()
+    handed: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -39,6 +39,7 @@ from formulon.core.site.geometry import GRID_FROM, Box, action_size, box_of, box
 from formulon.core.site.header import rows
 from formulon.core.site.kind import Slot
 from formulon.core.site.layout import HEADINGS, class_of
+from formulon.core.site.motif_drawn import places
 from formulon.core.site.orders import movers, ordered
 from formulon.core.site.pictures import TOKENS
 from formulon.core.site.render import WIDTHS
@@ -48,6 +49,7 @@ from formulon.core.site.slots import slot_values
 from formulon.core.site.standing import stand
 from formulon.core.site.stated import slips
 from formulon.core.site.values import PLACEHOLDER, Picture, variant_of
+from formulon.core.system.facets.motif import symbol
 from formulon.core.system.parts import PARTS
 from formulon.core.system.policy import policy_of
 from formulon.core.system.system import Scheme, System
@@ -127,6 +129,12 @@ class Prediction:
         yield from map(partial(_on_page, page), below)
 
     @cached_property
+    def motif(self) -> str:
+        """The shape of the brand's motif; empty where it has none."""
+        shape = self.site.choices.motif.shape
+        return "" if shape == "none" or (shape == "symbol" and not symbol(self.site.identity)) else shape
+
+    @cached_property
     def around(self) -> tuple[list[Fact], list[Fact]]:
         """The facts of header and footer, which are the same on every page but for where they are."""
         first = self.site.drawn[0]
@@ -145,11 +153,12 @@ class Prediction:
         yield PageHead(
             PagePlace(page.id, "", ""), page.name, page.title, page.description, self.language, first, self.ruled_out,
             drawn_everywhere(self.site.choices, self.system) if first and self.ruled_out else frozenset(),
-            page.menu or not page.searched, self.forbidden,
+            page.menu or not page.searched, self.forbidden, self.motif if first else "", len(places(self.site, page)) if self.motif else 0,
         )  # fmt: skip
         if first:
             exact = tuple((color.name, color.parsed.hex) for color in self.site.identity.colors)
-            yield ColorsDrawn(PagePlace(page.id, "", ""), frozenset(), exact)
+            pinned = tuple(path for path in self.site.choices.pins if path.rpartition(":")[2].startswith("ground/"))
+            yield ColorsDrawn(PagePlace(page.id, "", ""), frozenset(), exact, pinned=pinned)
         grounds = frozenset(self.system.css(f"ground/{one.ground}/background") for one in page.sections if one.ground)
         yield ColorsDrawn(PagePlace(page.id, "", ""), grounds)
 

@@ -18,6 +18,7 @@ from formulon.core.checks.page_facts import (
     Spelling,
     TextRun,
 )
+from formulon.core.system.documents.choices import GROUNDS
 
 LONG = 80  # characters from which a text is a passage
 _SAMPLE = 60
@@ -33,6 +34,7 @@ def with_wording(facts: Iterable[Fact], language: str, name: str = "") -> Iterat
     seen: set[PagePlace] = set()
     framed: set[str] = set()
     colors: dict[str, set[str]] = {}
+    tokens: dict[str, set[str]] = {}
     made: list[Fact] = []
     for fact in facts:
         yield fact
@@ -41,6 +43,8 @@ def with_wording(facts: Iterable[Fact], language: str, name: str = "") -> Iterat
         elif isinstance(fact, TextRun):
             if not fact.on_picture:
                 colors.setdefault(fact.place.page, set()).update((fact.foreground, fact.background))
+            if fact.ground in GROUNDS:
+                tokens.setdefault(fact.place.page, set()).add(f"{fact.ground}/{fact.ink}")
             if fact.place not in seen and not fact.placeholder:
                 seen.add(fact.place)
                 made += _of_run(fact, fact.place.section in framed, name)
@@ -49,7 +53,7 @@ def with_wording(facts: Iterable[Fact], language: str, name: str = "") -> Iterat
             made.append(Heading(fact.place, fact.label, 0))
     yield from made
     for page, drawn in colors.items():
-        yield ColorsDrawn(PagePlace(page, "", ""), frozenset(drawn))
+        yield ColorsDrawn(PagePlace(page, "", ""), frozenset(drawn), tokens=frozenset(tokens.get(page, ())))
 
 
 def _of_run(run: TextRun, framed: bool, name: str) -> Iterator[Fact]:

@@ -1,5 +1,5 @@
-// What is seen of controls in their states. `what` is "rest" to remember how they look at rest, "pointer" for all of them as under the pointer,
-// "focus" for one after the other as under the keyboard, and those that it does not come to.
+// What is seen of controls in their states. `what` is "rest" to remember how they look at rest, and to tell what is asked of a page once,
+// "pointer" for all of them as under the pointer, "focus" for one after the other as under the keyboard, and those that it does not come to.
 (what) => {
   const PRESSED = 'a[href], button:not([disabled]), input:not([type=hidden]):not([disabled]), select:not([disabled]), textarea:not([disabled]), summary, [tabindex]:not([tabindex="-1"])';
   // (names)
@@ -44,28 +44,170 @@
     const look = getComputedStyle(el);
     return el.getAttribute('role') === 'button' || (el.localName === 'a' && look.display !== 'inline' && (look.backgroundImage !== 'none' || (parse(look.backgroundColor) ?? [0, 0, 0, 1])[3] > 0.05 || parseFloat(look.borderTopWidth) > 0));
   };
+  const styles = (rules, each) => {
+    for (const rule of rules) {
+      each(rule);
+      if (rule.cssRules) styles(rule.cssRules, each);
+    }
+  };
+  const everyRule = (each) => {
+    for (const sheet of document.styleSheets) {
+      try { styles(sheet.cssRules, each); } catch { /* one of another origin, which nobody may read */ }
+    }
+  };
+  // The elements that have words of their own, in sight.
+  const worded = () => [...document.body.querySelectorAll('*')].filter((el) => !/^(script|style|template|noscript|option)$/.test(el.localName) && !el.closest('svg') && [...el.childNodes].some((one) => one.nodeType === 3 && one.data.trim()) && shown(el));
+  // Links and buttons that say with a drawing alone what they do: the colours that it is drawn in, and the even ground under it.
+  const graphics = () => {
+    const made = [];
+    for (const el of document.querySelectorAll('a[href], button, summary, [role=button], svg[role=img]')) {
+      if (made.length === 40) break;
+      const svg = el.localName === 'svg' ? el : el.querySelector('svg');
+      if (!svg || !shown(svg) || (el !== svg && plain(el.innerText ?? '')) || (el === svg && el.closest('a, button')) || el.querySelector?.('img')) continue;
+      const box = svg.getBoundingClientRect(), ground = groundOf(svg.parentElement);
+      if (box.width < 4 || box.height < 4 || box.width > 96 || box.height > 96 || !ground) continue;
+      const inks = new Set();
+      for (const shape of svg.querySelectorAll('path, circle, rect, line, polyline, polygon, ellipse, text')) {
+        const look = getComputedStyle(shape);
+        for (const [paint, share] of [[look.fill, look.fillOpacity], [look.stroke, look.strokeOpacity]]) {
+          const ink = paint === 'none' ? null : parse(paint);
+          if (ink && shown(shape) && !shape.closest('defs, clipPath, mask, symbol')) inks.add(JSON.stringify([...ink.slice(0, 3), ink[3] * share * look.opacity]));
+        }
+      }
+      if (inks.size) made.push({ ...about(el), label: label(el) || svg.querySelector('title')?.textContent || '', inks: [...inks].slice(0, 12).map((one) => JSON.parse(one)), ground });
+    }
+    return made;
+  };
+  // Words as they are when they are selected, where a page has colours of its own for that: each pair of colours once.
+  const selected = (words) => {
+    let any = false;
+    everyRule((rule) => { any ||= !!rule.selectorText?.includes('::selection'); });
+    const made = new Map();
+    for (const el of any ? words.slice(0, 400) : []) {
+      const look = getComputedStyle(el, '::selection'), back = parse(look.backgroundColor), ink = parse(look.color);
+      if (!back || !ink || back[3] < 0.05) continue;
+      const under = back[3] >= 0.999 ? back : groundOf(el);
+      if (!under) continue;
+      const ground = over(back, [...under.slice(0, 3), 1]).slice(0, 3), own = getComputedStyle(el), key = `${ink} ${ground}`;
+      const one = { ...about(el), text: plain(el.textContent).slice(0, 80), ink, ground, size: parseFloat(own.fontSize), weight: Number(own.fontWeight) };
+      if (!made.has(key) || made.get(key).size > one.size) made.set(key, one);
+    }
+    return [...made.values()].slice(0, 20);
+  };
+  // Distances between things, in px, each with how many have it: around painted boxes, between cells, above and below.
+  const spaces = () => {
+    const made = new Map();
+    const add = (el, text) => {
+      const value = Math.round(parseFloat(text));
+      if (!(value > 1)) return;
+      const known = made.get(value);
+      if (known) known.count++;
+      else made.set(value, { ...about(el), value: String(value), count: 1 });
+    };
+    for (const el of document.body.querySelectorAll('*')) {
+      if (el.closest('svg') || !el.offsetHeight || !shown(el)) continue;
+      const look = getComputedStyle(el);
+      if (/grid|flex/.test(look.display) && el.children.length > 1) [look.rowGap, look.columnGap].forEach((gap) => add(el, gap));
+      if (look.display === 'inline') continue;
+      add(el, look.marginBlockStart);
+      add(el, look.marginBlockEnd);
+      add(el, look.paddingBlockStart);
+      add(el, look.paddingInlineStart);
+    }
+    return [...made.values()];
+  };
+  // Words that browsers slant or thicken by themselves, since the site's own typeface has no such file.
+  const faked = (words) => {
+    const faces = new Map();
+    for (const one of document.fonts) {
+      const name = one.family.replace(/^["']|["']$/g, ''), known = faces.get(name) ?? { italic: false, heaviest: 0 };
+      known.italic ||= /italic|oblique/.test(one.style);
+      known.heaviest = Math.max(known.heaviest, ...one.weight.split(' ').map((part) => ({ normal: 400, bold: 700 })[part] ?? Number(part)));
+      if (one.status !== 'error') faces.set(name, known);
+    }
+    const made = new Map();
+    for (const el of faces.size ? words : []) {
+      const look = getComputedStyle(el), family = look.fontFamily.split(',')[0].trim().replace(/^["']|["']$/g, ''), held = faces.get(family);
+      if (!held) continue;
+      const found = { slanted: look.fontStyle !== 'normal' && !held.italic && look.fontSynthesisStyle !== 'none', smeared: Number(look.fontWeight) >= 600 && held.heaviest < 600 && look.fontSynthesisWeight !== 'none' };
+      for (const [what, so] of Object.entries(found)) if (so && !made.has(what + family)) made.set(what + family, { ...about(el), text: plain(el.textContent).slice(0, 80), family, what });
+    }
+    return [...made.values()].slice(0, 20);
+  };
+  // Texts of which words are divided at the ends of lines: how many, and how many lines one below the other.
+  const divided = (words) => {
+    const made = [], range = document.createRange();
+    let left = 4000;
+    for (const el of words) {
+      const look = getComputedStyle(el), may = look.hyphens === 'auto';
+      if (left <= 0 || made.length === 40) break;
+      if (look.hyphens === 'none' || (!may && !el.textContent.includes('\u00ad')) || el.offsetHeight < 1.5 * parseFloat(look.fontSize)) continue;
+      const tops = new Set(), ends = [];
+      for (const node of el.childNodes) {
+        if (node.nodeType !== 3) continue;
+        for (const word of node.data.matchAll(/[^\s\u002d\u2010-\u2014/]{5,}/g)) {
+          if (--left <= 0) break;
+          range.setStart(node, word.index);
+          range.setEnd(node, word.index + word[0].length);
+          const lines = [...new Set([...range.getClientRects()].filter((one) => one.width > 1).map((one) => Math.round(one.top)))];
+          lines.forEach((top) => tops.add(top));
+          ends.push(...lines.slice(0, -1));
+        }
+      }
+      if (!ends.length) continue;
+      const rows = [...tops].sort((a, b) => a - b);
+      let run = 0, longest = 0;
+      for (const top of rows) longest = Math.max(longest, (run = ends.includes(top) ? run + 1 : 0));
+      const heading = el.closest('h1, h2, h3, h4, h5, h6, [role=heading]');
+      made.push({ ...about(el), text: plain(el.textContent).slice(0, 80), headed: !!heading, divided: ends.length, run: longest });
+    }
+    return made;
+  };
+  // Rows of which two parts stand so far apart that nothing leads the eye across: no line, no ground and no dots.
+  const rows = (words) => {
+    const made = [], held = new Map(), pictures = [...document.querySelectorAll('img, svg')].map((each) => each.getBoundingClientRect()).filter((box) => box.width > 40);
+    for (const el of words) {
+      const row = el.closest('li, tr, dl > div, [role=row], .item');
+      if (row && !el.closest('header, footer, nav')) (held.get(row) ?? held.set(row, []).get(row)).push(el);
+    }
+    const marked = (el) => {
+      const look = getComputedStyle(el);
+      return ['Top', 'Bottom', 'Left'].some((side) => parseFloat(look[`border${side}Width`]) > 0 && look[`border${side}Style`] !== 'none') || look.backgroundImage !== 'none' || look.boxShadow !== 'none' || (parse(look.backgroundColor) ?? [0, 0, 0, 1])[3] > 0.02;
+    };
+    for (const [row, those] of held) {
+      if (made.length === 20) break;
+      if (those.length < 2 || those.length > 12) continue;
+      const boxes = those.map((el) => { const range = document.createRange(); range.selectNodeContents(el); return { el, box: range.getBoundingClientRect() }; }).sort((a, b) => a.box.left - b.box.left);
+      for (let index = 1; index < boxes.length; index++) {
+        const one = boxes[index - 1], other = boxes[index], gap = other.box.left - Math.max(...boxes.slice(0, index).map((each) => each.box.right));
+        const level = Math.min(one.box.bottom, other.box.bottom) - Math.max(one.box.top, other.box.top) > 4;
+        if (!level || gap < 240) continue;
+        const between = pictures.some((box) => box.left < other.box.left && box.right > one.box.right && box.top < one.box.bottom && box.bottom > one.box.top);
+        if (between || [row, ...row.children, row.parentElement].some(marked) || LAID(row)) continue;
+        made.push({ ...about(one.el), text: plain(one.el.textContent).slice(0, 80), other: plain(other.el.textContent).slice(0, 80), to: select(other.el), gap: Math.round(gap) });
+      }
+    }
+    return made;
+  };
+  const atRest = () => {
+    const words = worded();
+    return { graphics: graphics(), selected: selected(words), spaces: spaces(), faked: faked(words), divided: divided(words), rows: rows(words) };
+  };
   if (what === 'rest') {
     scrollTo(0, 0);
     document.activeElement?.blur?.();
     globalThis.formulonRest = new Map();
     for (const el of [...document.querySelectorAll(PRESSED)].slice(0, 300)) if (shown(el)) globalThis.formulonRest.set(el, { look: lookOf(el), words: wordsOf(el), inside: [...el.querySelectorAll('*')].slice(0, 6).map(lookOf), wide: el.offsetWidth, high: el.offsetHeight });
-    return JSON.stringify(globalThis.formulonRest.size);
+    return JSON.stringify(atRest());
   }
   if (what === 'pointer') {
     // All controls at once are as under the pointer: in the page's own rules :hover is put for what holds of every element.
     const was = [];
-    const point = (rules) => {
-      for (const rule of rules) {
-        if (rule.selectorText?.includes(':hover')) {
-          was.push([rule, rule.selectorText]);
-          rule.selectorText = rule.selectorText.replaceAll(':hover', ':not(.formulon-rest)');
-        }
-        if (rule.cssRules) point(rule.cssRules);
-      }
-    };
-    for (const sheet of document.styleSheets) {
-      try { point(sheet.cssRules); } catch { /* one of another origin, which nobody may read */ }
-    }
+    everyRule((rule) => {
+      if (!rule.selectorText?.includes(':hover')) return;
+      was.push([rule, rule.selectorText]);
+      rule.selectorText = rule.selectorText.replaceAll(':hover', ':not(.formulon-rest)');
+    });
     const made = { words: [], still: [], grown: [], alike: [] };
     const looks = new Map();
     for (const [el, rest] of globalThis.formulonRest) {

@@ -22,6 +22,8 @@ from formulon.core.type.library import SHIPPED
 _NOWHERE = PagePlace("", "", "")
 # Rules that hold for any page. The others are about what only a site of Formulon's has: kinds, layouts, grounds, a guideline.
 HELD = frozenset((
+    "brand/typefaces", "consistency/spaces", "consistency/unused-tokens", "contrast/graphic", "contrast/on-paper", "contrast/selection",
+    "layout/picture-first", "layout/wide-rows", "type/hyphenation", "type/slanted-smeared",
     "consistency/buttons", "consistency/capitals-of-words", "consistency/corners", "consistency/frame",
     "consistency/full-stops", "consistency/heading-styles", "consistency/many-fonts", "consistency/many-sizes",
     "consistency/navigation", "consistency/near-colors", "consistency/shadows", "consistency/stray-colors",
@@ -89,7 +91,8 @@ def allowed_of(identity: Identity, system: System) -> Allowed:
     held = [*system.tokens.items(), *system.dark.items()]
     colors = {token.css.lower(): path for path, token in reversed(held) if token.type == "color"}
     own = {font.id: font.name for font in identity.fonts}
-    families = tuple(SHIPPED[one].name if one in SHIPPED else own[one] for one in identity.typefaces.used())
+    used = (SHIPPED[one].name if one in SHIPPED else own[one] for one in identity.typefaces.used())
+    families = tuple(dict.fromkeys((*used, *own.values())))
     return Allowed(_NOWHERE, tuple((path, css) for css, path in colors.items()), families)
 
 
@@ -97,4 +100,4 @@ def allowed_in(name: str, text: str) -> Allowed:
     """What design tokens allow: their colours by name, and their families. Raises ReadError."""
     seen = tokens.read(name, text).sightings
     colors = tuple((one.name or one.place, one.hex) for one in seen if isinstance(one, ColorSeen))
-    return Allowed(_NOWHERE, colors, tuple(dict.fromkeys(one.family for one in seen if isinstance(one, TypefaceSeen))))
+    return Allowed(_NOWHERE, colors, tuple(dict.fromkeys(one.family for one in seen if isinstance(one, TypefaceSeen))), True)

@@ -23,6 +23,7 @@ from formulon.core.measure.seen import (
     KeysSeen,
     PageSeen,
     PointerSeen,
+    RestSeen,
     TextSeen,
 )
 from formulon.core.measure.serving import served
@@ -178,8 +179,8 @@ async def _besides(there: Window, desk: int, views: Views) -> Besides:
     before is asked at once: a page answers one after the other."""
     made = Besides()
     asked = _briefly(there, list(dict.fromkeys((views.widths[0], desk))), spaced=True)
-    made.spaced, _, pointer = await asyncio.gather(asked, there.besides("rest"), there.besides("pointer"))
-    made.pointer = PointerSeen.model_validate_json(pointer)
+    made.spaced, rest, pointer = await asyncio.gather(asked, there.besides("rest"), there.besides("pointer"))
+    made.rest, made.pointer = RestSeen.model_validate_json(rest), PointerSeen.model_validate_json(pointer)
     await there.presses_tab()
     keys = KeysSeen.model_validate_json(await there.besides("focus"))
     made.focused, made.unreached = keys.focused, keys.unreached

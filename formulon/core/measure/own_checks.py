@@ -35,14 +35,22 @@ _PREDICTED_BETTER = frozenset(
 )
 # What asks for the brand, which any other site is not known to have.
 _OF_BRAND = frozenset(
-    ("brand/forbidden-pair", "brand/mark-clear", "brand/mark-size", "brand/mark-unaltered", "brand/proportions")
+    (
+        "brand/forbidden-pair",
+        "brand/mark-clear",
+        "brand/mark-size",
+        "brand/mark-unaltered",
+        "brand/mark-variant",
+        "brand/proportions",
+        "contrast/main-button",
+    )
 )
 MEASURED_RULES = (HELD | _OF_BRAND | {"layout/as-predicted", "contrast/text-enhanced"}) - _PREDICTED_BETTER
 
 
 # Rules over the whole site that ask for facts which a browser alone tells.
 _OF_STYLES = frozenset((
-    "brand/proportions",
+    "brand/proportions", "brand/typefaces", "consistency/spaces",
     "consistency/buttons", "consistency/corners", "consistency/frame", "consistency/heading-styles", "consistency/many-fonts",
     "consistency/many-sizes", "consistency/navigation", "consistency/near-colors", "consistency/shadows", "consistency/stray-colors",
     "consistency/stray-fonts", "consistency/weights", "publishing/canonical", "publishing/other-hosts",

@@ -13,6 +13,7 @@ from formulon.core.measure.seen import Box, PageSeen, PictureSeen
 from formulon.core.system.documents.identity import Identity, Mark
 from formulon.core.system.facets.lockup import clear_space, least_height, size_of
 from formulon.core.system.facets.proportions import proportions
+from formulon.core.system.solving.logo import GOOD, visibility
 
 FOLDER = "/marks/"
 
@@ -35,6 +36,11 @@ def mark_facts(identity: Identity, page: Page) -> Iterator[MarkDrawn]:
 def _drawn(identity: Identity, mark: Mark, page: Page, by_width: dict[int, PictureSeen]) -> MarkDrawn:
     share, _ = clear_space(identity)
     wide, high = size_of(mark)
+    under = next((one.ground for one in by_width.values() if one.ground), None)
+    rgb = rounded(under) if under else None
+    seen = visibility(mark.svg, rgb) if rgb else 1.0
+    others = {one.name: visibility(one.svg, rgb) for one in identity.marks if one.id != mark.id} if rgb else {}
+    better = max(others, key=lambda name: others[name], default="")
     rooms = [(_room(one, page.seen[width]), share * one.box[3]) for width, one in by_width.items()]
     room, needed = min(rooms, key=lambda one: one[0] - one[1])
     least, why = least_height(identity, mark)
@@ -44,6 +50,7 @@ def _drawn(identity: Identity, mark: Mark, page: Page, by_width: dict[int, Pictu
     return MarkDrawn(
         page.place(first.section, "mark" if frame else first.slot or first.at), mark.name,
         {width: _size(one, wide / high) for width, one in by_width.items()}, wide / high, least, why, room, needed, tuple(altered),
+        seen, to_hex(rgb) if rgb else "", better if better and others[better] > max(seen, GOOD) else "",
     )  # fmt: skip
 
 

@@ -215,7 +215,18 @@
     }
     return found;
   };
-  const cut = [];
+  // The even colour that a part stands on; null where only pixels tell.
+  const groundOf = (el) => {
+    let color = [0, 0, 0, 0];
+    for (let one = el; one && color[3] < 0.999; one = one.parentElement) {
+      if (drawn(one)) return null;
+      const back = parse(styleOf(one).backgroundColor);
+      if (!back) return null;
+      color = over(color, back);
+    }
+    return over(color, [255, 255, 255, 1]).slice(0, 3);
+  };
+  const cut = [], printed = [], paper = brief && matchMedia('print').matches;
   for (const el of everything) {
     const nodes = own(el);
     if (!nodes.length || !shown(el) || unseen(el)) continue;
@@ -233,6 +244,11 @@
     const held = clipped(el, left, right, bottom, () => parseFloat(look.fontSize));
     if (brief) {
       if (held.cut) cut.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), text: text().slice(0, 600) });
+      // Of other words the browser sees to it that they can be read on white.
+      if (paper && look.printColorAdjust === 'exact' && printed.length < 200) {
+        const ink = parse(look.color), ground = ink && groundOf(el);
+        if (ground) printed.push({ at: select(el), slot: slotOf(el), section: sectionOf(el), text: text().slice(0, 80), ink, ground, size: parseFloat(look.fontSize), weight: Number(look.fontWeight) });
+      }
       continue;
     }
     const words = text();
@@ -264,7 +280,7 @@
   };
   if (brief) {
     outside();
-    return JSON.stringify({ inner: innerWidth, wide: root.scrollWidth, out: made.out, cut });
+    return JSON.stringify({ inner: innerWidth, wide: root.scrollWidth, out: made.out, cut, printed });
   }
   // Points are told only in sight: the page goes by, screen after screen.
   waiting.sort((a, b) => a.points[0][1] - b.points[0][1]);
@@ -308,17 +324,6 @@
   }
   for (const el of document.body.querySelectorAll('h1, h2, h3, h4, h5, h6, [role=heading]'))
     if (shown(el) && !label(el)) made.empty.push({ at: select(el), slot: slotOf(el), section: sectionOf(el) });
-  // The even colour that a part stands on; null where only pixels tell.
-  const groundOf = (el) => {
-    let color = [0, 0, 0, 0];
-    for (let one = el; one && color[3] < 0.999; one = one.parentElement) {
-      if (drawn(one)) return null;
-      const back = parse(styleOf(one).backgroundColor);
-      if (!back) return null;
-      color = over(color, back);
-    }
-    return over(color, [255, 255, 255, 1]).slice(0, 3);
-  };
   // Whether a picture has its room before it is there.
   const reserved = (el, look) => {
     if (el.localName !== 'img' || look.aspectRatio !== 'auto' || /^(absolute|fixed)$/.test(look.position)) return true;
@@ -342,6 +347,7 @@
       hidden: el.closest('[aria-hidden=true], [role=presentation], [role=none]') !== null || /^(presentation|none)$/.test(el.getAttribute('role') ?? ''),
       led: el.closest('a, button') ? label(el.closest('a, button')) : null,
       natural: [el.naturalWidth ?? 0, el.naturalHeight ?? 0], lazy: el.getAttribute('loading') === 'lazy', reserved: reserved(el, look), box: box(rect), inside: [el.clientWidth, el.clientHeight], fit: look.objectFit, altered: ours ? altered(el, look) : [], broken: el.localName === 'img' && el.complete && !el.naturalWidth,
+      ground: ours && whole && el.src?.includes('/marks/') ? groundOf(el.parentElement) : null,
     });
     seenParts.add(sectionOf(el));
   }

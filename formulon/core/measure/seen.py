@@ -96,6 +96,7 @@ class PictureSeen(SeenAt):
     lazy: bool = Field(default=False, description="Is asked for only when it comes near what is in sight.")
     reserved: bool = Field(default=True, description="Has its room before it is there.")
     altered: list[str] = Field(default_factory=list, description="What is done to it as it is drawn.")
+    ground: tuple[float, float, float] | None = Field(default=None, description="The even colour under a mark.")
 
 
 class InTextSeen(SeenAt):
@@ -210,6 +211,51 @@ class FocusSeen(SeenAt):
     words: list[WordsSeen] = Field(default_factory=list)
 
 
+class GraphicSeen(SeenAt):
+    """A control that says with a drawing alone what it does, or a drawing with a name: its colours, and the even ground under it."""
+
+    label: str
+    inks: list[Color]
+    ground: tuple[float, float, float]
+
+
+class FakedSeen(SeenAt):
+    """Words that the browser has “slanted” or “smeared” by itself, since the site's own typeface has no such file."""
+
+    text: str
+    family: str
+    what: str
+
+
+class DividedSeen(SeenAt):
+    """A text with words divided at the ends of lines: how many, and in how many lines one below the other."""
+
+    text: str
+    headed: bool
+    divided: int
+    run: int
+
+
+class RowSeen(SeenAt):
+    """A row of which two parts stand apart, in px, with nothing that leads the eye across; `to` is the selector of the other part."""
+
+    text: str
+    other: str
+    to: str
+    gap: float
+
+
+class RestSeen(BaseModel):
+    """What is asked of a page once, at the width of a desktop."""
+
+    graphics: list[GraphicSeen] = Field(default_factory=list)
+    selected: list[WordsSeen] = Field(default_factory=list)
+    spaces: list[ValueSeen] = Field(default_factory=list)
+    faked: list[FakedSeen] = Field(default_factory=list)
+    divided: list[DividedSeen] = Field(default_factory=list)
+    rows: list[RowSeen] = Field(default_factory=list)
+
+
 class KeysSeen(BaseModel):
     """Controls under the keyboard, and those that it does not come to."""
 
@@ -230,6 +276,7 @@ class EdgeSeen(BaseModel):
     wide: int
     out: list[OutSeen]
     cut: list[CutSeen]
+    printed: list[WordsSeen] = Field(default_factory=list, description="On paper: words whose colours are to be kept there.")
 
 
 class LargestSeen(BaseModel):
@@ -253,6 +300,7 @@ class Besides(BaseModel):
 
     spaced: dict[int, EdgeSeen] = Field(default_factory=dict)
     paper: EdgeSeen | None = None
+    rest: RestSeen = Field(default_factory=RestSeen)
     pointer: PointerSeen = Field(default_factory=PointerSeen)
     focused: list[FocusSeen] = Field(default_factory=list)
     unreached: list[FocusSeen] = Field(default_factory=list)

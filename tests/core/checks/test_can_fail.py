@@ -1,6 +1,7 @@
 """Preflight can fail: every rule is failed by something that people do, be it in the studio or on a site of any making. Rules that look at one
 page of any making are failed by the seeded defects (tools/seeded.py), which a browser sees in tests/core/measure/test_looking.py."""
 
+import re
 from collections.abc import Callable
 from typing import Any
 
@@ -114,6 +115,12 @@ def forbidden(site: Site) -> Site:
     return choice(pins={"ground/paper/heading": ink.value})(site) or site
 
 
+def faded(site: Site) -> None:
+    """Marks in a colour that is hardly seen on the paper."""
+    for one in site.identity.marks:
+        one.svg = re.sub(r"#[0-9a-fA-F]{6}", "#efe6d6", one.svg)
+
+
 def moved(site: Site) -> None:
     site.pages[0].order_on = {"phone": [one.id for one in reversed(site.pages[0].sections)]}
 
@@ -127,11 +134,14 @@ LINK = {"label": "Read on", "to": "page:about"}
 STUDIO: dict[str, Change] = {
     "brand/colors-present": brand(colors=[{"name": "Night", "value": "#1b2147"}, {"name": "Rust", "value": "#8a3d11"}, {"name": "Moss", "value": "#3a5a40"}]),
     "brand/forbidden-pair": forbidden,
+    "brand/mark-variant": faded,
+    "brand/motif": choice(motif={"shape": "wave", "places": {}}),
     "brand/mark-size": choice(logo={"header_small": 18, "header_large": 20}),
     "brand/ruled-out": both(ruling("not used", "No italics.", what=["italics"]), hero(heading="The *dark*")),
     "code/left-out": code("<p>Words</p><script>alert(1)</script>"),
     "code/own-colors": code('<p class="odd">Words</p>', ".odd { color: #7a1fa2 }"),
     "code/untold": code('<p class="veil">Words</p>', ".veil { background: linear-gradient(red, blue) }"),
+    "consistency/unused-tokens": choice(pins={"ground/tint/primary/fill/rest": "#202020"}),
     "consistency/departures": more("text", "statement", ground="deep", departs=True, text="Quiet."),
     "content/lengths-alike": more("features", "rows", items=[{"title": "A", "text": "Short."}, {"title": "B", "text": LONG * 3}]),
     "content/missing-phrase": brand(language="bo"),
@@ -182,8 +192,9 @@ AFTERWARDS = """
 .mark--footer { width: 300px; height: 40px; object-fit: fill }
 .footer .mark { margin-bottom: -50px }
 main h1.t-h1 { font-size: 90px }
+main .button { background: none !important; border-color: transparent !important }
 """
-SEEN = {"brand/mark-clear", "brand/mark-unaltered", "brand/proportions", "layout/as-predicted"}
+SEEN = {"contrast/main-button", "brand/mark-clear", "brand/mark-unaltered", "brand/proportions", "layout/as-predicted"}
 
 
 @pytest.mark.browser
@@ -209,7 +220,9 @@ header,footer{padding:16px}h1{font-size:34px;line-height:1.2}h2{font-size:24px;l
 _SHAPES = "".join(
     f'<div class="box" style="border-radius:{n}px;box-shadow:0 {n}px {2 * n}px #777">Box {n}</div>' for n in range(3, 22, 2)
 )
-_SIZES = "".join(f'<p style="font-size:{size}px">Words of their own size, {size}.</p>' for size in range(13, 33))
+_SIZES = "".join(
+    f'<p style="font-size:{size}px;margin-bottom:{3 * size}px">Words of their own size, {size}.</p>' for size in range(13, 33)
+)
 _FACES = "".join(
     f'<p style="font-family:{face}">Words in another face.</p>'
     for face in ("Arial", "Verdana", "'Courier New'", "'DejaVu Serif'", "'DejaVu Sans Mono'", "Georgia")
@@ -226,13 +239,13 @@ _PARTS = {
     "alone": ("Alone", f'<p style="color:#8a2b0e">Nobody leads here but <a style="color:#4f6410;text-decoration:none" href="index.html">whoever knows it</a> by heart.</p><img src="https://elsewhere.example/pixel.png" alt="A pixel" width="60" height="40">{_THICK}'),
 }  # fmt: skip
 WHOLE = {
-    "consistency/buttons", "consistency/capitals-of-words", "consistency/corners", "consistency/frame", "consistency/full-stops",
+    "brand/typefaces", "consistency/spaces", "consistency/buttons", "consistency/capitals-of-words", "consistency/corners", "consistency/frame", "consistency/full-stops",
     "consistency/many-fonts", "consistency/many-sizes", "consistency/navigation", "consistency/near-colors", "consistency/shadows",
     "consistency/stray-colors", "consistency/stray-fonts", "consistency/weights", "content/repeated", "content/written-alike",
     "contrast/dichromacy", "links/labels-for-one", "links/orphan-page", "publishing/canonical", "publishing/icon", "publishing/kept-away",
     "publishing/other-hosts", "publishing/sitemap", "publishing/titles-apart",
 }  # fmt: skip
-TOKENS = '{"green": {"$type": "color", "$value": "#0b5d3b"}, "face": {"$type": "fontFamily", "$value": "Georgia"}}'
+TOKENS = '{"green": {"$type": "color", "$value": "#0b5d3b"}, "face": {"$type": "fontFamily", "$value": "Georgia"}, "other": {"$type": "fontFamily", "$value": "Reed Sans"}}'
 
 
 @pytest.mark.browser

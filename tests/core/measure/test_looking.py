@@ -50,7 +50,7 @@ def test_every_seeded_defect_is_found_and_clean_pages_are_clean() -> None:
     assert [f"{one.rule} {one.page} {one.target}" for one in found.alarms] == []
     # What one defect brings along: what is stretched is drawn larger, what is too wide is so on paper, three makings have three faces.
     assert {one.rule for one in found.beside} <= {
-        "pictures/too-small", "consistency/many-fonts", "consistency/buttons", "layout/on-paper", "publishing/missing-file",
+        "pictures/too-small", "consistency/many-fonts", "consistency/buttons", "consistency/spaces", "layout/on-paper", "publishing/missing-file",
         "contrast/dichromacy", "type/text-spacing", "layout/text-cut",
         "interaction/pointer-answered",  # a button's colours that are forced are so under the pointer, too
     }  # fmt: skip
