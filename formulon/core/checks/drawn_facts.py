@@ -240,10 +240,12 @@ class PictureRow:
 
 @dataclass(frozen=True, slots=True)
 class FrameTexts:
-    """The words of header or footer as a page has them."""
+    """The words of header or footer as a page has them, and its first picture, the mark: by its file, and its size in px."""
 
     place: PagePlace
     texts: tuple[str, ...]
+    mark: str = ""
+    size: tuple[int, int] = (0, 0)
 
 
 @dataclass(frozen=True, slots=True)

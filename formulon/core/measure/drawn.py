@@ -209,4 +209,7 @@ def _frames(page: SeenPage, seen: PageSeen) -> Iterator[FrameTexts]:
     for at, kind in kinds.items():
         if kind in only:
             texts = tuple(one.text for one in seen.texts if one.section == at and not one.led)
-            yield FrameTexts(page.place(at, kind), texts)
+            mark = next((one for one in seen.pictures if one.section == at and not one.broken), None)
+            file = PurePosixPath(unquote(parted(mark.source).path)).name if mark else ""
+            size = (round(mark.box[2]), round(mark.box[3])) if mark else (0, 0)
+            yield FrameTexts(page.place(at, kind), texts, file, size)

@@ -22,7 +22,7 @@ from formulon.core.type.library import SHIPPED
 _NOWHERE = PagePlace("", "", "")
 # Rules that hold for any page. The others are about what only a site of Formulon's has: kinds, layouts, grounds, a guideline.
 HELD = frozenset((
-    "brand/typefaces", "consistency/spaces", "consistency/unused-tokens", "contrast/graphic", "contrast/on-paper", "contrast/selection",
+    "brand/typefaces", "consistency/mark", "consistency/spaces", "consistency/unused-tokens", "contrast/graphic", "contrast/on-paper", "contrast/selection",
     "layout/picture-first", "layout/wide-rows", "type/hyphenation", "type/slanted-smeared",
     "consistency/buttons", "consistency/capitals-of-words", "consistency/corners", "consistency/frame",
     "consistency/full-stops", "consistency/heading-styles", "consistency/many-fonts", "consistency/many-sizes",

@@ -51,7 +51,7 @@ MEASURED_RULES = (HELD | _OF_BRAND | {"layout/as-predicted", "contrast/text-enha
 # Rules over the whole site that ask for facts which a browser alone tells.
 _OF_STYLES = frozenset((
     "brand/proportions", "brand/typefaces", "consistency/spaces",
-    "consistency/buttons", "consistency/corners", "consistency/frame", "consistency/heading-styles", "consistency/many-fonts",
+    "consistency/buttons", "consistency/corners", "consistency/frame", "consistency/heading-styles", "consistency/many-fonts", "consistency/mark",
     "consistency/many-sizes", "consistency/navigation", "consistency/near-colors", "consistency/shadows", "consistency/stray-colors",
     "consistency/stray-fonts", "consistency/weights", "publishing/canonical", "publishing/other-hosts",
 ))  # fmt: skip

@@ -239,7 +239,7 @@ _PARTS = {
     "alone": ("Alone", f'<p style="color:#8a2b0e">Nobody leads here but <a style="color:#4f6410;text-decoration:none" href="index.html">whoever knows it</a> by heart.</p><img src="https://elsewhere.example/pixel.png" alt="A pixel" width="60" height="40">{_THICK}'),
 }  # fmt: skip
 WHOLE = {
-    "brand/typefaces", "consistency/spaces", "consistency/buttons", "consistency/capitals-of-words", "consistency/corners", "consistency/frame", "consistency/full-stops",
+    "brand/typefaces", "consistency/mark", "consistency/spaces", "consistency/buttons", "consistency/capitals-of-words", "consistency/corners", "consistency/frame", "consistency/full-stops",
     "consistency/many-fonts", "consistency/many-sizes", "consistency/navigation", "consistency/near-colors", "consistency/shadows",
     "consistency/stray-colors", "consistency/stray-fonts", "consistency/weights", "content/repeated", "content/written-alike",
     "contrast/dichromacy", "links/labels-for-one", "links/orphan-page", "publishing/canonical", "publishing/icon", "publishing/kept-away",
@@ -250,14 +250,16 @@ TOKENS = '{"green": {"$type": "color", "$value": "#0b5d3b"}, "face": {"$type": "
 
 @pytest.mark.browser
 def test_what_whole_sites_do_fails_it() -> None:
-    data = {"robots.txt": b"User-agent: *\nDisallow: /\n"}
+    data = {"robots.txt": b"User-agent: *\nDisallow: /\n"} | {
+        f"{name}.png": seeded.png(60, 20, (9, 90, 60)) for name in ("mark", "old")
+    }
     for name, (title, body) in _PARTS.items():
         menu = "".join(f'<a href="{to}.html">{to.title()}</a> ' for to in ("index", "two", "three")[name == "three" :])
         canonical = '<link rel="canonical" href="https://reed.example/else.html">' if name in ("two", "three") else ""
         robots = '<meta name="robots" content="noindex">' if name == "index" else ""
         data[f"{name}.html"] = (
             f'<!doctype html><html lang="en"><head><meta charset="utf-8"><title>{title}</title>{canonical}{robots}<meta name="description" content="{name}">'
-            f'<meta name="viewport" content="width=device-width, initial-scale=1"><style>{_STYLE}</style></head><body><header>{menu}</header><main><h1>{title} {name}</h1>{body}'
+            f'<meta name="viewport" content="width=device-width, initial-scale=1"><style>{_STYLE}</style></head><body><header><img src="{"old" if name == "two" else "mark"}.png" alt="Reed" width="60" height="20">{menu}</header><main><h1>{title} {name}</h1>{body}'
             f'</main><footer><p>{"Reed yard, The Lane" if name == "two" else "Reed yard, Long Lane 4"}</p></footer></body></html>'
         ).encode()  # fmt: skip
     files = SiteFiles(None, {name: len(one) for name, one in data.items()}, data)

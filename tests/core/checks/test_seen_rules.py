@@ -9,6 +9,7 @@ from formulon.core.checks.drawn_facts import (
     Divided,
     DrawnFact,
     Faked,
+    FrameTexts,
     Graphic,
     PageValues,
     PictureFirst,
@@ -102,6 +103,23 @@ def test_tokens_that_were_handed_over_are_told_where_nothing_has_them() -> None:
     assert "consistency/unused-tokens" not in told and "brand/typefaces" not in told
     # What a system derives is more than pages need, and is not asked for.
     assert "consistency/unused-tokens" not in found(Allowed(HERE, handed.colors), *those)
+
+
+def test_the_mark_of_one_page_that_differs_is_told_there() -> None:
+    def header(page: str, mark: str, size: tuple[int, int] = (120, 40)) -> FrameTexts:
+        return FrameTexts(PagePlace(page, "top", "header"), (), mark, size)
+
+    usual = [header(page, "mark.svg") for page in "abc"]
+    assert "consistency/mark" not in found(*usual, header("d", "mark.svg", (122, 39)), header("e", ""))
+    assert (
+        found(*usual, header("d", "old.png"))["consistency/mark"]
+        == "The header of this page shows old.png; on most pages it shows mark.svg."
+    )
+    small = "In the header of this page mark.svg is 60 × 20 px; on most pages it is 120 × 40."
+    assert found(*usual, header("d", "mark.svg", (60, 20)))["consistency/mark"] == small
+    # Where there is no most, or hardly a page, none is the one that differs.
+    assert "consistency/mark" not in found(*usual[:2], header("d", "old.png"), header("e", "old.png"))
+    assert "consistency/mark" not in found(usual[0], header("d", "old.png"))
 
 
 def test_distances_are_counted_over_all_pages() -> None:
