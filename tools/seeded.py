@@ -200,8 +200,8 @@ DEFECTS = (
     Defect("headline-divided", "type/hyphenation", _swap("<h2>Ask us</h2>", "<h2 class='narrow'>Ask the under\u00adwater\u00adgardeners</h2>"), ".narrow{max-width:9ch}"),
     Defect("picture-first", "layout/picture-first", _swap("<h2>What it looks like</h2>", ""), "#pic{height:700px!important;width:100%;object-fit:cover}"),
     Defect("pictures-first", "layout/picture-first", _swap("<h2>What it looks like</h2>", "".join(f'<img src="reed.png" alt="Reed {n}" width="480" height="320">' for n in "abc"))),
-    Defect("row-apart", "layout/wide-rows", _swap("</main>", '<ul class="apart"><li><span>A bundle</span><span>9 €</span></li><li><span>A roof</span><span>900 €</span></li></ul></main>'), ".apart{padding:0;list-style:none}.apart li{display:flex;justify-content:space-between}main{max-width:70rem!important}#first,#second{max-width:60ch}"),
-    Defect("row-of-table", "layout/wide-rows", _swap("</main>", '<table class="apart"><tr><td>Bundle</td><td class="end">9 €</td></tr></table></main>'), ".apart{width:100%}.apart .end{text-align:right}main{max-width:70rem!important}#first,#second{max-width:60ch}"),
+    Defect("row-apart", "layout/wide-rows", _swap("</main>", '<ul class="apart"><li><span>A bundle</span><span>9 €</span></li><li><span>A rope</span><span>4 €</span></li><li><span>A roof</span><span>900 €</span></li></ul></main>'), ".apart{padding:0;list-style:none}.apart li{display:flex;justify-content:space-between}main{max-width:70rem!important}#first,#second{max-width:60ch}"),
+    Defect("row-of-table", "layout/wide-rows", _swap("</main>", '<table class="apart"><tr><td>Bundle</td><td class="end">9 €</td></tr><tr><td>Rope</td><td class="end">4 €</td></tr><tr><td>Roof</td><td class="end">900 €</td></tr></table></main>'), ".apart{width:100%}.apart .end{text-align:right}main{max-width:70rem!important}#first,#second{max-width:60ch}"),
 )  # fmt: skip
 
 

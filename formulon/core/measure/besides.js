@@ -168,7 +168,9 @@
     const made = [], held = new Map(), pictures = [...document.querySelectorAll('img, svg')].map((each) => each.getBoundingClientRect()).filter((box) => box.width > 40);
     for (const el of words) {
       const row = el.closest('li, tr, dl > div, [role=row], .item');
-      if (row && !el.closest('header, footer, nav')) (held.get(row) ?? held.set(row, []).get(row)).push(el);
+      // What is read across is one of several rows; ways on and back are not.
+      const several = row && [...row.parentElement.children].filter((one) => one.localName === row.localName).length > 2;
+      if (several && !el.closest('header, footer, nav')) (held.get(row) ?? held.set(row, []).get(row)).push(el);
     }
     const marked = (el) => {
       const look = getComputedStyle(el);
@@ -176,7 +178,7 @@
     };
     for (const [row, those] of held) {
       if (made.length === 20) break;
-      if (those.length < 2 || those.length > 12) continue;
+      if (those.length < 2 || those.length > 12 || those.every((el) => el.closest('a'))) continue;
       const boxes = those.map((el) => { const range = document.createRange(); range.selectNodeContents(el); return { el, box: range.getBoundingClientRect() }; }).sort((a, b) => a.box.left - b.box.left);
       for (let index = 1; index < boxes.length; index++) {
         const one = boxes[index - 1], other = boxes[index], gap = other.box.left - Math.max(...boxes.slice(0, index).map((each) => each.box.right));
