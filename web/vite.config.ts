@@ -11,5 +11,5 @@ export default defineConfig({
     // What is not ours changes seldom, so a browser keeps it over our releases.
     rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'libraries', test: /node_modules/ }] } } },
   },
-  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], globals: false, css: true },
+  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], globals: false, css: true, pool: 'vmThreads' },
 });

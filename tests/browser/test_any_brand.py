@@ -99,6 +99,8 @@ def test_no_brand_breaks_its_pages(tab: Page, static: tuple[Path, str], brand: s
     site.frame.header.layout = header
     name = f"{brand}-{header}".replace(" ", "-")
     pages = write(site, static[0] / name)
+    # Below another header the pages are the same; headers of every layout are looked at in test_header.py.
+    pages = pages if header == "bar" else pages[:1]
     assert [fault for page in pages for fault in faults(tab, f"{static[1]}/{name}/{page}", WIDTHS)] == []
 
 

@@ -34,7 +34,7 @@ from tests.browser.nu import Nu
 from tests.browser.test_published import show
 
 WIDTHS = (320, 360, 767, 768, 1023, 1024, 1280, 1920)
-FEWER = (320, 767, 1024, 1920)  # for brands besides the first: each class of widths once
+FEWER = (320, 767, 1024, 1920)  # each class of widths once: for other brands, and for long contents
 COUNTS = (1, 2, 3, 4, 5, 6, 8, 11)  # items: every rest of the rules by number, and numbers that stand apart
 CASES = ("few", "many", "long", "missing")
 TURNED = ("own:heading@1-7.1;text@1-6.2;picture@8-13.1-2", "own:picture@0-5.1,3x2;heading@6-12.1,down-end;text@6-12.2")
@@ -147,7 +147,7 @@ def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, nu: Nu
         system = resolve(made.identity, made.choices)
         write(made, tmp_path)
         sections = [(one, slot_values(one)) for one in (*made.pages[0].sections, made.frame.footer)]
-        widths = WIDTHS if brand is GERMAN else FEWER
+        widths = WIDTHS if brand is GERMAN and case != "long" else FEWER
         runs = {
             (fact.place.section, fact.place.slot): fact
             for fact in predict(made, system, [made.pages[0]], widths=widths) if isinstance(fact, TextRun) and "/label/" not in fact.ink
@@ -175,7 +175,8 @@ def test_every_layout_stands_as_it_is_declared(tab: Page, tmp_path: Path, nu: Nu
                     lines, wrong = lines + 1, wrong + (fit.lines != text["lines"])
                 regions(section, seen, width, content_width(system, width))
     assert lines > 150 and wrong <= lines // 200, f"{wrong} of {lines} texts have other lines than predicted"
-    judged(tab, tmp_path, nu)
+    if brand is not GREEK:  # whose pages are the German ones in other letters
+        judged(tab, tmp_path, nu)
 
 
 def test_nothing_but_a_headline_stands_in_every_layout(tab: Page, tmp_path: Path) -> None:
