@@ -121,6 +121,11 @@ def shorter_lines(site: Site, place: PagePlace) -> Iterator[Remedy]:
     yield from _added(site, place, "Keep lines to 60 letters", "p, li, dd, blockquote, div { max-width: min(60ch, 100%); }")
 
 
+def with_lines(site: Site, place: PagePlace) -> Iterator[Remedy]:
+    """A line under each row of own HTML, which the eye follows."""
+    yield from _added(site, place, "Draw a line under each row", "li, tr, dl > div { border-bottom: 1px solid currentColor; }")
+
+
 def _added(site: Site, place: PagePlace, label: str, rule: str) -> Iterator[Remedy]:
     """A rule at the end of own CSS, once."""
 

@@ -112,7 +112,13 @@ def drawing_map(screen: NDArray[np.uint8], boxes: Sequence[Box] = ()) -> Floats:
     made *= around / (around + _FLAT)
     for each in _compared(((lab * (1, 2, 2), cell // 4), (np.abs(np.stack([across, down], -1)), 2)), boxes):
         _add_things(made, each, boxes, cell)
-    return made
+    shown = np.ones_like(made)
+    for left, top, width, height in boxes:  # what is cut at the screen's edge draws as much less as is not seen of it
+        seen = (min(left + width, cut.width) - max(left, 0)) * (min(top + height, cut.height) - max(top, 0))
+        if 0 < seen < width * height:
+            within = _cells((left, top, width, height), cell)
+            shown[within] = np.minimum(shown[within], seen / (width * height))
+    return made * shown
 
 
 def _compared(maps: Sequence[tuple[Floats, int]], boxes: Sequence[Box]) -> list[Floats]:

@@ -50,12 +50,15 @@ def laid_facts(page: SeenPage, desk: int) -> Iterator[Overlap | Gap | LeftEdges 
 
 
 def _wide_rows(page: SeenPage) -> Iterator[WideRow]:
-    """Rows whose parts stand apart, as far as they do at the widest width."""
+    """Of each section the row whose parts stand farthest apart, as they do at the widest width."""
     boxes = {one.at: one.box for one in page.widest.texts}
+    widest: dict[str, WideRow] = {}  # of each section
     for row in page.besides.rest.rows:
         first, other = boxes.get(row.at), boxes.get(row.to)
-        gap = other[0] - first[0] - first[2] if first and other else row.gap
-        yield WideRow(placed(page, row), row.text, row.other, max(gap, row.gap), max(page.seen))
+        gap = max(row.gap, other[0] - first[0] - first[2] if first and other else 0.0)
+        if row.section not in widest or gap > widest[row.section].gap:
+            widest[row.section] = WideRow(placed(page, row), row.text, row.other, gap, max(page.seen))
+    yield from widest.values()
 
 
 def _picture_first(page: SeenPage) -> Iterator[PictureFirst]:

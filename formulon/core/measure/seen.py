@@ -322,8 +322,8 @@ class GlanceSeen(SeenAt):
 
     @property
     def main(self) -> bool:
-        """Whether it is the main action of its section."""
-        return self.kind == "action" and self.slot.split("/")[0] == "primary"
+        """Whether it is the main action of its section, or of the header."""
+        return self.kind == "action" and self.slot.split("/")[0] in ("primary", "action")
 
 
 class PageSeen(BaseModel):

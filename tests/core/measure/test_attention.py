@@ -112,6 +112,19 @@ def test_what_was_looked_at_is_set_aside_and_the_smallest_box_is_named() -> None
     assert [200 <= one.x <= 420 for one in bare] == [True, False] and [one.box for one in bare] == [None, None]
 
 
+def test_what_the_edge_of_the_screen_cuts_draws_as_much_less_as_is_not_seen_of_it() -> None:
+    screen = np.full((800, 1280, 3), 250, dtype=np.uint8)
+    screen[200:280, 300:500] = screen[720:800, 300:500] = (30, 40, 90)
+    whole: list[Box] = [(300, 200, 200, 80), (300, 720, 200, 80)]
+    cut: list[Box] = [whole[0], (300, 720, 200, 320)]
+    ratio = [
+        drawing_map(screen, boxes)[46:49, 20:30].max() / drawing_map(screen, boxes)[13:17, 20:30].max()
+        for boxes in (whole, cut)
+    ]
+    assert ratio[1] == pytest.approx(ratio[0] / 4, rel=0.05)
+    assert [one.box for one in glances(screen, cut, 1)] == [0]
+
+
 PAGE = """<!doctype html><html lang="en"><head><title>Rooms</title><style>
 body {{ margin: 0; font: 16px sans-serif; background: {ground}; color: #222 }}
 ul {{ list-style: none; margin: 0; padding: 40px; display: grid; grid-template-columns: repeat({across}, 1fr); gap: 40px }}

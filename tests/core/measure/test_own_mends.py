@@ -36,6 +36,7 @@ WRONG = {
     "consistency/many-sizes": ("".join(f"<p class='z{n}'>Words of a size of their own.</p>" for n in range(7)), "".join(f".z{n} {{ font-size: {13 + n * 0.9}px }} " for n in range(7))),
     "consistency/weights": ("".join(f"<p class='w{n}'>Words of a weight of their own.</p>" for n in range(1, 8)), "".join(f".w{n} {{ font-weight: {n}00 }} " for n in range(1, 8))),
     "consistency/spaces": ("".join(f"<p class='d{n}'>Words that stand apart.</p>" for n in range(12)), "".join(f".d{n} {{ margin-top: {3 + 5 * n}px }} " for n in range(12))),
+    "layout/wide-rows": ("<ul class='apart'>" + "".join(f"<li><span>Row {n}</span><span>{n} €</span></li>" for n in range(4)) + "</ul>", ".apart li { display: flex; justify-content: space-between; width: 1000px }"),
     "contrast/on-paper": ("<p class='pale'>Pale words, kept on paper.</p>", ".pale { background: #222; color: #fff } @media print { .pale { background: none; color: #eee; print-color-adjust: exact } }"),
 }  # fmt: skip
 

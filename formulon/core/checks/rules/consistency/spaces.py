@@ -8,6 +8,8 @@ from formulon.core.checks.own_mends import nearest_spaces
 from formulon.core.checks.rule import COMMON_PRACTICE, Verdict, rule
 from formulon.core.checks.views import SiteView
 
+_TOLD = 24  # values in a message
+
 
 @rule(
     id="consistency/spaces",
@@ -29,5 +31,6 @@ def spaces(site: SiteView, options: Mapping[str, float]) -> Iterator[Verdict]:
         if one.kind == "space":
             counts.update(dict(one.values))
     if len(counts) > options["most"]:
-        values = ", ".join(sorted(counts, key=float))
-        yield Verdict("many", float(len(counts)), options["most"], "", values={"spaces": values[:120]})
+        values = sorted(counts, key=float)
+        told = ", ".join(values[:_TOLD]) + (" …" if len(values) > _TOLD else "")
+        yield Verdict("many", float(len(counts)), options["most"], "", values={"spaces": told})

@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Mapping
 
 from formulon.core.checks.drawn_facts import WideRow
+from formulon.core.checks.own_mends import with_lines
 from formulon.core.checks.rule import COMMON_PRACTICE, Remedy, Verdict, rule
 from formulon.core.checks.rules.content.slots import in_other_layouts
 from formulon.core.site.site import Site
@@ -10,6 +11,7 @@ from formulon.core.system.system import System
 
 
 def mend(site: Site, _: System, one: WideRow, __: Verdict, ___: Mapping[str, float]) -> Iterator[Remedy]:
+    yield from with_lines(site, one.place)
     yield from in_other_layouts(site, one.place)
 
 
