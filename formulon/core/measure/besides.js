@@ -63,7 +63,7 @@
     for (const el of document.querySelectorAll('a[href], button, summary, [role=button], svg[role=img]')) {
       if (made.length === 40) break;
       const svg = el.localName === 'svg' ? el : el.querySelector('svg');
-      if (!svg || !shown(svg) || (el !== svg && plain(el.innerText ?? '')) || (el === svg && el.closest('a, button')) || el.querySelector?.('img')) continue;
+      if (!svg || !shown(svg) || el.closest('[disabled], [aria-disabled=true]') || (el !== svg && plain(el.innerText ?? '')) || (el === svg && el.closest('a, button')) || el.querySelector?.('img')) continue;
       const box = svg.getBoundingClientRect(), ground = groundOf(svg.parentElement);
       if (box.width < 4 || box.height < 4 || box.width > 96 || box.height > 96 || !ground) continue;
       const inks = new Set();
