@@ -77,7 +77,9 @@ def test_pages_are_measured_once_and_after_a_change_only_what_changed(brand: Bra
     home = {one["width"]: one["glances"] for one in anna.get(f"{first}/home").json()["screens"]}
     assert set(home) == {360, 1280} and home[360][0]["label"] == "The dark is worth the drive."
     assert all(0 < one["strength"] <= 1 and one["x"] <= width for width, all_of in home.items() for one in all_of)
-    assert {one["label"] for one in home[1280] if one["main"]} == {"See what we offer", "Get in touch"}, "and that of the header"
+    assert {one["label"] for one in home[1280] if one["main"]} == {"See what we offer", "Get in touch"}, (
+        "and that of the header"
+    )
     assert anna.get(f"{first}/gone").status_code == 404 and anna.get(f"{first}/home?scheme=dark").json() == {"screens": []}
 
     edited(anna, brand, 1, 0, "heading", "Wörds that nobody had written before")

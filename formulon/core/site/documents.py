@@ -128,7 +128,7 @@ def located(site: Site, page_id: str, section_id: str) -> tuple[str, tuple[str |
 
 def site_from(parts: Mapping[str, Model], assets: list[Asset], library: Library = SHIPPED) -> Site:
     """The site that parts make."""
-    made = Site(
+    made = Site.of_parts(
         identity=cast(Identity, parts[IDENTITY]),
         choices=cast(Choices, parts[CHOICES]),
         frame=cast(Frame, parts[FRAME_DOCUMENT]).model_copy(deep=True),

@@ -300,12 +300,16 @@ class Site(Model):
     _library: Library = PrivateAttr(default_factory=lambda: SHIPPED)  # a default would be copied deeply
 
     @model_validator(mode="after")
-    def _ordered(self) -> Self:
+    def _together(self) -> Self:
+        return self.put_in_order()
+
+    def put_in_order(self) -> Self:
+        """Itself, once what is asked of its parts together was asked, with its pages in order. Raises ValueError."""
         by_id = {page.id: page for page in self.pages}
         if len(by_id) != len(self.pages):
             raise ValueError("Two pages have the same id.")
-        self.frame.order = [one for one in self.frame.order if one in by_id]
-        self.frame.order += [page.id for page in self.pages if page.id not in self.frame.order]
+        order = dict.fromkeys(one for one in self.frame.order if one in by_id) | by_id
+        self.frame.order = list(order)
         self.pages = [by_id[one] for one in self.frame.order]
         names = Counter(self.file_name(page) for page in self.pages)
         twice = next((name for name, count in names.items() if count > 1), "")
@@ -314,10 +318,6 @@ class Site(Model):
         own = next((page for page in self.pages[1:] if page.address in TAKEN), None)
         if own:
             raise ValueError(f"The address {own.address}.html is not free. Give {own.name} another.")
-        return self
-
-    @model_validator(mode="after")
-    def _own_layouts(self) -> Self:
         kept = self.choices.compositions
         for one in kept:
             if one.kind not in CATALOGUE or one.layout in CATALOGUE[one.kind].layouts:
@@ -326,6 +326,15 @@ class Site(Model):
         if len({(one.kind, one.name.casefold()) for one in kept}) != len(kept):
             raise ValueError("Two layouts of one's own of a kind have the same name.")
         return self
+
+    @classmethod
+    def of_parts(cls, **parts: Any) -> "Site":
+        """A site of parts that are each known to be in order: what is asked of them together is asked, and no page is read again. Raises
+        ValidationError."""
+        try:
+            return cls.model_construct(**parts).put_in_order()
+        except ValueError:
+            return cls(**parts)  # says it as always
 
     @cached_property
     def grounded(self) -> list[Page]:
