@@ -1,6 +1,7 @@
 """Seeded defects: clean pages of three makings, and one page for each defect that is put into their HTML and CSS. `./bench seeded` prints how
 many are found, and how many findings stand on pages without any. All made up."""
 
+import re
 import struct
 import zlib
 from collections.abc import Callable, Sequence
@@ -205,11 +206,52 @@ DEFECTS = (
 )  # fmt: skip
 
 
+# What of a page a style or change speaks of; where two defects speak of one thing, one may take the other away.
+_PART = re.compile(r"#[a-z]+|\.[a-z]+|\b(?:h[1-6]|main|body|input|img|header|footer|button|a)\b|\*|@media")
+_UNSEATS = frozenset(("id-twice", "refused-style"))  # others' styles
+
+
+def together(most: int = 4) -> list[list[Defect]]:
+    """Defects that stand on one page, so many at most, of different rules and about different parts of it."""
+    made: list[list[Defect]] = []
+    for one in DEFECTS:
+        home = next((those for those in made if len(those) < most and _get_on(those, one)), None)
+        if home is None:
+            made.append([one])
+        else:
+            home.append(one)
+    return [those for those in made if len(those) > 1]
+
+
+def _get_on(those: Sequence[Defect], one: Defect) -> bool:
+    rules, spoken = {one.rule, *one.also}, _spoken(one)
+    if one.name in _UNSEATS or any(other.name in _UNSEATS for other in those):
+        return False
+    if any(rules & {other.rule, *other.also} or spoken & _spoken(other) for other in those):
+        return False
+    try:
+        _changed((*those, one))
+    except ValueError:
+        return False
+    return True
+
+
+def _spoken(one: Defect) -> set[str]:
+    return set(_PART.findall(" ".join(re.findall(r"([^{}]+)\{", one.style))))
+
+
+def _changed(those: Sequence[Defect]) -> str:
+    html = _HTML
+    for one in those:
+        html = one.change(html)
+    return html
+
+
 _COPIES = frozenset(("consistency/near-colors", "content/repeated", "links/orphan-page"))
 
 
 def site(turns: int = 2) -> SiteFiles:
-    """The clean pages and those with a defect each, on all three makings in turn, each defect on so many of them."""
+    """The clean pages, those with a defect each, on all three makings in turn, each defect on so many of them, and those with several."""
     data: dict[str, bytes] = {
         "reed.png": png(480, 320, (214, 205, 190)),
         "dot.png": png(120, 80, (90, 80, 70)),
@@ -228,9 +270,16 @@ def site(turns: int = 2) -> SiteFiles:
         for turn in range(turns):
             css = list(_CSS)[(number + turn) % 3]
             name = f"{defect.name}-{turn}"
-            made = defect.change(_HTML).replace("{title}", name).replace("{css}", css).replace("{style}", defect.style)
-            data[f"{name}.html"] = made.encode()
+            data[f"{name}.html"] = _page([defect], name, css)
+    for number, those in enumerate(together()):
+        name = f"together-{number}"
+        data[f"{name}.html"] = _page(those, name, list(_CSS)[number % 3])
     return SiteFiles(None, {name: len(one) for name, one in sorted(data.items())}, data)
+
+
+def _page(those: Sequence[Defect], name: str, css: str) -> bytes:
+    style = " ".join(one.style for one in those)
+    return _changed(those).replace("{title}", name).replace("{css}", css).replace("{style}", style).encode()
 
 
 @dataclass(frozen=True, slots=True)
@@ -266,4 +315,6 @@ def measured(turns: int = 2, widths: Sequence[int] = WIDTHS) -> Seeded:
             if defect.rule not in rules:
                 missed.append(page)
             beside += [one for one in by_page.get(page, ()) if one.rule not in (defect.rule, *defect.also, *_COPIES)]
-    return Seeded(missed, alarms, beside, turns * len(DEFECTS), len(clean), seconds)
+    held = [(f"together-{number}.html", one) for number, those in enumerate(together()) for one in those]
+    missed += [f"{one.name} on {page}" for page, one in held if one.rule not in {each.rule for each in by_page.get(page, ())}]
+    return Seeded(missed, alarms, beside, turns * len(DEFECTS) + len(held), len(clean), seconds)
