@@ -208,7 +208,8 @@ DEFECTS = (
 
 # What of a page a style or change speaks of; where two defects speak of one thing, one may take the other away.
 _PART = re.compile(r"#[a-z]+|\.[a-z]+|\b(?:h[1-6]|main|body|input|img|header|footer|button|a)\b|\*|@media")
-_UNSEATS = frozenset(("id-twice", "refused-style"))  # others' styles
+# These take others' styles away, or stand in the header, of which one page tells for all.
+_ALONE = frozenset(("id-twice", "refused-style", "grows-bold"))
 
 
 def together(most: int = 4) -> list[list[Defect]]:
@@ -225,7 +226,7 @@ def together(most: int = 4) -> list[list[Defect]]:
 
 def _get_on(those: Sequence[Defect], one: Defect) -> bool:
     rules, spoken = {one.rule, *one.also}, _spoken(one)
-    if one.name in _UNSEATS or any(other.name in _UNSEATS for other in those):
+    if one.name in _ALONE or any(other.name in _ALONE for other in those):
         return False
     if any(rules & {other.rule, *other.also} or spoken & _spoken(other) for other in those):
         return False
