@@ -81,16 +81,8 @@ def _mark(work: "Prediction", page: Page, section: Section) -> Iterator[Fact]:
         sizes = {viewport: (high * width / height, high) for viewport, high in heights.items()}
         least, why = least_height(work.site.identity, mark)
         ground = work.system.css(f"ground/{drawn.plate or section.ground}/background")
-        yield MarkDrawn(
-            PagePlace(page.id, section.id, "mark"),
-            mark.name,
-            sizes,
-            width / height,
-            least,
-            why,
-            seen=drawn.visibility,
-            ground=ground,
-        )
+        place, proportion = PagePlace(page.id, section.id, "mark"), width / height
+        yield MarkDrawn(place, mark.name, sizes, proportion, least, why, seen=drawn.visibility, ground=ground)
 
 
 def _name(work: "Prediction", page: Page, section: Section) -> Iterator[Fact]:

@@ -34,11 +34,8 @@ _APART = 0.1  # of the screen's diagonal, as a standard deviation: a feature tha
 _ALL_OVER = 0.03  # what such a feature draws, of what it would in one place
 _FLAT = 0.0005  # energy of edges around, at which half of what a place draws is left: where nothing is, nothing is looked at
 _ASIDE = 0.08  # of the diagonal: what is set aside around a glance that no box holds
-_UNLIKE = (
-    0.08,
-    0.01,
-    0.25,
-)  # things whose mean colour, mean step at an edge, or size by log2 differs by less are alike in that
+# Things whose mean colour, mean step at an edge, or size by log2 differs by less are alike in that.
+_UNLIKE = (0.08, 0.01, 0.25)
 _THINGS = 1.5  # what one thing otherwise draws, beside one map of cells
 _LARGE = 1 / 400  # of the screen: a thing of that area draws half of what a large one does
 _LEAST = 0.15  # of the strongest: what draws the eye less draws it no more than anything
